@@ -1,0 +1,143 @@
+package app.tychon.core.calendar;
+
+import java.util.Arrays;
+
+/**
+ * The two monotone functions of a calendar: working minutes elapsed up to an instant, and the instant at which so many
+ * have elapsed. Instants are minutes as in {@link Instants}; working minutes count from an origin of the calendar's own.
+ *
+ * <p>Stretches of work between two Mondays are tabled; outside the table the ordinary week repeats for ever, so both
+ * maps hold for any instant. Each costs a table look-up (O(1) for calendars whose shifts are of similar length, at most
+ * O(log stretches)); no loop over days.
+ */
+public final class WorkingTime {
+    private static final double WEEK = 7.0 * Instants.DAY;
+
+    /** Rounding noise of sums of durations, in minutes, must not carry a finish at 17:00 over to the next morning. */
+    private static final double NOISE = 1e-6;
+
+    private final double tableStart;
+    private final double tableEnd;
+    private final double[] from;
+    private final double[] to;
+    /** Working minutes elapsed before each stretch; one more entry for the total. */
+    private final double[] before;
+
+    private final int[] firstOfDay;
+    private final int[] firstOfBucket;
+    private final double bucketWidth;
+    private final double total;
+    private final double weekWork;
+
+    WorkingTime(double tableStart, double tableEnd, double[] from, double[] to, double weekWork) {
+        this.tableStart = tableStart;
+        this.tableEnd = tableEnd;
+        this.from = from;
+        this.to = to;
+        this.weekWork = weekWork;
+        before = new double[from.length + 1];
+        for (int i = 0; i < from.length; i++) {
+            before[i + 1] = before[i] + (to[i] - from[i]);
+        }
+        total = before[from.length];
+        bucketWidth = total / from.length;
+        firstOfDay = indexDays();
+        firstOfBucket = indexWork();
+    }
+
+    private int[] indexDays() {
+        int days = (int) Math.round((tableEnd - tableStart) / Instants.DAY);
+        int[] first = new int[days + 1];
+        int stretch = 0;
+        for (int day = 0; day < days; day++) {
+            double midnight = tableStart + (double) day * Instants.DAY;
+            while (stretch < from.length && to[stretch] <= midnight) {
+                stretch++;
+            }
+            first[day] = stretch;
+        }
+        first[days] = from.length;
+        return first;
+    }
+
+    private int[] indexWork() {
+        int[] first = new int[from.length + 2];
+        int stretch = 0;
+        for (int bucket = 0; bucket < first.length; bucket++) {
+            while (stretch < from.length - 1 && before[stretch + 1] < bucket * bucketWidth) {
+                stretch++;
+            }
+            first[bucket] = stretch;
+        }
+        return first;
+    }
+
+    /** Working minutes elapsed up to an instant. */
+    public double work(double instant) {
+        if (instant < tableStart) {
+            double weeks = Math.ceil((tableStart - instant) / WEEK);
+            return workInTable(instant + weeks * WEEK) - weeks * weekWork;
+        }
+        if (instant >= tableEnd) {
+            double weeks = Math.floor((instant - tableEnd) / WEEK) + 1;
+            return workInTable(instant - weeks * WEEK) + weeks * weekWork;
+        }
+        return workInTable(instant);
+    }
+
+    private double workInTable(double instant) {
+        int day = Math.min((int) ((instant - tableStart) / Instants.DAY), firstOfDay.length - 2);
+        int stretch = firstOfDay[day];
+        while (stretch < from.length && to[stretch] <= instant) {
+            stretch++;
+        }
+        if (stretch == from.length) {
+            return total;
+        }
+        return before[stretch] + Math.max(0, instant - from[stretch]);
+    }
+
+    /** The last instant at which no more than so much work has elapsed: where work that starts here starts, 08:00. */
+    public double startInstant(double work) {
+        double weeks = weeksOutside(work + NOISE);
+        double inTable = work - weeks * weekWork;
+        int stretch = stretchAt(inTable + NOISE);
+        return weeks * WEEK + from[stretch] + Math.max(0, inTable - before[stretch]);
+    }
+
+    /** The first instant at which so much work has elapsed: where work that ends here ends, 17:00. */
+    public double finishInstant(double work) {
+        double weeks = weeksOutside(work - NOISE);
+        double inTable = work - weeks * weekWork;
+        int stretch = stretchAt(inTable - NOISE);
+        return weeks * WEEK + Math.min(to[stretch], from[stretch] + (inTable - before[stretch]));
+    }
+
+    private double weeksOutside(double work) {
+        if (work < 0) {
+            return -Math.ceil(-work / weekWork);
+        }
+        return work >= total ? Math.floor((work - total) / weekWork) + 1 : 0;
+    }
+
+    /** The stretch with {@code before[s] <= work < before[s + 1]}. */
+    private int stretchAt(double work) {
+        double clamped = Math.max(0, Math.min(work, Math.nextDown(total)));
+        int bucket = (int) (clamped / bucketWidth);
+        int low = firstOfBucket[bucket];
+        int high = firstOfBucket[bucket + 1];
+        if (high - low > 16) {
+            int found = Arrays.binarySearch(before, low, high + 1, clamped);
+            low = found >= 0 ? found : -found - 2;
+        }
+        while (before[low + 1] <= clamped) {
+            low++;
+        }
+        return low;
+    }
+
+    /** The instant reached by working so many minutes on from (or, below zero, back from) an instant. */
+    public double plus(double instant, double minutes) {
+        return minutes == 0 ? instant : finishInstant(work(instant) + minutes);
+    }
+}

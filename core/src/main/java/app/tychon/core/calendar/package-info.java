@@ -1,0 +1,2 @@
+/** Working calendars as fast maps between civil time and working time. */
+package app.tychon.core.calendar;

@@ -1,0 +1,7 @@
+package app.tychon.core.model;
+
+public enum ActivityKind {
+    TASK,
+    /** An instant; it has no duration. */
+    MILESTONE
+}

@@ -1,0 +1,35 @@
+package app.tychon.core.model;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** What is wrong with one activity by itself; pointers are relative to it. */
+public final class ActivityRules {
+    private ActivityRules() {}
+
+    public static List<Problem> problems(Activity activity) {
+        List<Problem> found = new ArrayList<>(TextRules.name("/name", activity.name()));
+        duration(found, activity);
+        activity.constraint().ifPresent(c -> found.addAll(TextRules.date("/constraint/date", c.date())));
+        activity.estimate().ifPresent(estimate -> {
+            EstimateRules.problems(estimate, EstimateRules.Subject.DURATION)
+                    .forEach(p -> found.add(new Problem("/estimate" + p.pointer(), p.message())));
+            if (activity.isMilestone()) {
+                found.add(new Problem("/estimate", "a milestone has no duration, so none to estimate"));
+            }
+        });
+        return found;
+    }
+
+    private static void duration(List<Problem> found, Activity activity) {
+        WorkDuration duration = activity.duration();
+        if (duration.amount() < 0) {
+            found.add(new Problem("/duration", "a duration cannot be below zero; this is " + duration));
+        } else if (duration.amount() > EstimateRules.LONGEST_DAYS) {
+            found.add(new Problem("/duration", "a duration of " + duration + " is not believable"));
+        }
+        if (activity.isMilestone() && duration.amount() != 0) {
+            found.add(new Problem("/duration", "a milestone has no duration; this is " + duration));
+        }
+    }
+}

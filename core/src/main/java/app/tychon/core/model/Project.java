@@ -1,0 +1,19 @@
+package app.tychon.core.model;
+
+import java.time.LocalDateTime;
+
+/**
+ * What holds for the whole plan.
+ *
+ * @param currency ISO 4217 code
+ * @param start    no work starts before it
+ * @param calendar id of the project's calendar, in which its duration is counted
+ */
+public record Project(
+        String id,
+        String name,
+        String currency,
+        LocalDateTime start,
+        String calendar,
+        LagCalendar lagCalendar,
+        Targets targets) {}

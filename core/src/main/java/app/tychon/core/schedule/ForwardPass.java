@@ -1,0 +1,33 @@
+package app.tychon.core.schedule;
+
+/**
+ * Earliest dates from durations. A pass has an axis of its own on which starts and finishes are numbers, and maps from
+ * that axis to instants.
+ */
+public sealed interface ForwardPass permits OneCalendarPass, ManyCalendarsPass {
+    /** Coordinates closer than this, in minutes, are the same: far below a minute, far above rounding. */
+    double SAME = 1e-6;
+
+    /** The fastest pass that is exact for the network. */
+    static ForwardPass of(Network network) {
+        return OneCalendarPass.fits(network) ? new OneCalendarPass(network) : new ManyCalendarsPass(network);
+    }
+
+    /** Fills start, finish and end of the first {@code count} lanes from their durations (minutes). */
+    void run(Lanes lanes, int count);
+
+    /** Whether a link into {@code to} decides that activity's dates in a lane that has been run. */
+    boolean drives(int link, int to, Lanes lanes, int lane);
+
+    /** The instant of a start coordinate of an activity. */
+    double startInstant(int position, double start);
+
+    /** The instant of a finish coordinate of an activity. */
+    double finishInstant(int position, double finish);
+
+    /** The instant of the project's end. */
+    double endInstant(double end);
+
+    /** Working minutes of the project calendar from the project's start to a coordinate. */
+    double projectWork(double coordinate);
+}

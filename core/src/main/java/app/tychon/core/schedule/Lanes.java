@@ -1,0 +1,25 @@
+package app.tychon.core.schedule;
+
+/**
+ * Working space for a pass over several iterations side by side: row by activity position, column by iteration.
+ * {@code duration} goes in; {@code start} and {@code finish} come out, on the axis of the {@link ForwardPass}.
+ */
+public final class Lanes {
+    public final int width;
+    public final double[][] duration;
+    public final double[][] start;
+    public final double[][] finish;
+    /** Latest finish of each lane. */
+    public final double[] end;
+    /** Whether the activity lies on a longest path in that lane; filled by {@link CriticalTrace}. */
+    public final boolean[][] critical;
+
+    public Lanes(int activities, int width) {
+        this.width = width;
+        duration = new double[activities][width];
+        start = new double[activities][width];
+        finish = new double[activities][width];
+        end = new double[width];
+        critical = new boolean[activities][width];
+    }
+}

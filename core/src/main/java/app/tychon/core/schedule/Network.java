@@ -1,0 +1,191 @@
+package app.tychon.core.schedule;
+
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.calendar.WorkingTime;
+import app.tychon.core.calendar.WorkingTimes;
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.LagCalendar;
+import app.tychon.core.model.Link;
+import app.tychon.core.model.LinkType;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.PlanRules;
+import app.tychon.core.model.Problem;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The activities and links of a plan as arrays in topological order, ready for passes over many iterations at once.
+ *
+ * <p>Positions count activities in that order: every link leads from a lower position to a higher one. Links are kept
+ * with their successor; those that lead into position {@code i} are {@code firstIn(i)} to {@code firstIn(i + 1) - 1}.
+ */
+public final class Network {
+    private final List<Activity> activities;
+    private final Map<String, Integer> positions;
+    private final WorkingTime[] times;
+    private final double[] planned;
+    private final int[] firstIn;
+    private final int[] from;
+    private final LinkType[] types;
+    private final double[] lags;
+    private final WorkingTime[] lagTimes;
+    private final Map<String, WorkingTime> calendars;
+    private final WorkingTime projectTime;
+    private final Plan plan;
+
+    private Network(Plan plan, List<Activity> ordered) {
+        this.plan = plan;
+        activities = ordered;
+        Map<String, CalendarDefinition> definitions = new HashMap<>();
+        calendars = new HashMap<>();
+        for (CalendarDefinition calendar : plan.calendars()) {
+            definitions.put(calendar.id(), calendar);
+            calendars.put(
+                    calendar.id(),
+                    WorkingTimes.of(calendar, plan.project().start().toLocalDate()));
+        }
+        WorkingTime clockTime = WorkingTimes.clock(plan.project().start().toLocalDate());
+        projectTime = calendars.get(plan.project().calendar());
+        int n = ordered.size();
+        positions = new HashMap<>();
+        times = new WorkingTime[n];
+        planned = new double[n];
+        for (int i = 0; i < n; i++) {
+            Activity activity = ordered.get(i);
+            positions.put(activity.id(), i);
+            times[i] = activity.duration().isElapsed() ? clockTime : calendars.get(activity.calendar());
+            planned[i] = activity.duration().minutes(definitions.get(activity.calendar()));
+        }
+        List<List<Link>> incoming = incoming(plan, n);
+        int links = plan.links().size();
+        firstIn = new int[n + 1];
+        from = new int[links];
+        types = new LinkType[links];
+        lags = new double[links];
+        lagTimes = new WorkingTime[links];
+        int at = 0;
+        for (int i = 0; i < n; i++) {
+            firstIn[i] = at;
+            for (Link link : incoming.get(i)) {
+                from[at] = positions.get(link.from());
+                types[at] = link.type();
+                String calendar = lagCalendarOf(link);
+                lags[at] = link.lag().minutes(definitions.get(calendar));
+                lagTimes[at] = runsInClockTime(link) ? clockTime : calendars.get(calendar);
+                at++;
+            }
+        }
+        firstIn[n] = at;
+    }
+
+    /**
+     * Compiles a plan.
+     *
+     * @throws InvalidPlanException with every problem of the plan, loops in its logic included
+     */
+    public static Network of(Plan plan) {
+        List<Problem> problems = PlanRules.problems(plan);
+        if (!problems.isEmpty()) {
+            throw new InvalidPlanException(problems);
+        }
+        TopologicalOrder order = TopologicalOrder.of(plan);
+        if (!order.loops().isEmpty()) {
+            throw new InvalidPlanException(order.loops());
+        }
+        return new Network(plan, order.activities());
+    }
+
+    private List<List<Link>> incoming(Plan plan, int n) {
+        List<List<Link>> incoming = new ArrayList<>(n);
+        for (int i = 0; i < n; i++) {
+            incoming.add(new ArrayList<>(2));
+        }
+        plan.links().forEach(link -> incoming.get(positions.get(link.to())).add(link));
+        return incoming;
+    }
+
+    private String lagCalendarOf(Link link) {
+        boolean successor = plan.project().lagCalendar() == LagCalendar.SUCCESSOR;
+        return activities
+                .get(positions.get(successor ? link.to() : link.from()))
+                .calendar();
+    }
+
+    private boolean runsInClockTime(Link link) {
+        return link.lag().isElapsed() || plan.project().lagCalendar() == LagCalendar.ELAPSED;
+    }
+
+    public Plan plan() {
+        return plan;
+    }
+
+    public int size() {
+        return activities.size();
+    }
+
+    public Activity activity(int position) {
+        return activities.get(position);
+    }
+
+    /** Where an activity stands; the id must be one of the plan's. */
+    public int position(String id) {
+        return positions.get(id);
+    }
+
+    /** The time map in which the activity's duration runs. */
+    public WorkingTime time(int position) {
+        return times[position];
+    }
+
+    public WorkingTime projectTime() {
+        return projectTime;
+    }
+
+    /** Working minutes of the project calendar at the project's start. */
+    public double workAtStart() {
+        return projectTime.work(Instants.of(plan.project().start()));
+    }
+
+    /** The time map of a calendar of the plan. */
+    public WorkingTime calendarTime(String calendar) {
+        return calendars.get(calendar);
+    }
+
+    /** Planned duration in minutes of the activity's time map. */
+    public double planned(int position) {
+        return planned[position];
+    }
+
+    public int firstIn(int position) {
+        return firstIn[position];
+    }
+
+    public boolean hasPredecessors(int position) {
+        return firstIn[position] < firstIn[position + 1];
+    }
+
+    public int links() {
+        return from.length;
+    }
+
+    public int from(int link) {
+        return from[link];
+    }
+
+    public LinkType type(int link) {
+        return types[link];
+    }
+
+    /** Lag in minutes of {@link #lagTime}. */
+    public double lag(int link) {
+        return lags[link];
+    }
+
+    public WorkingTime lagTime(int link) {
+        return lagTimes[link];
+    }
+}

@@ -1,0 +1,136 @@
+package app.tychon.core.schedule;
+
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.calendar.WorkingTime;
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.Constraint;
+import app.tychon.core.schedule.Schedule.ScheduledActivity;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * The critical path method (Kelley and Walker 1959) with calendars, all link types, lags and constraints: one forward
+ * and one backward pass at planned durations. O(activities + links).
+ */
+public final class Scheduler {
+    private final Network network;
+    private final ForwardPass pass;
+    private final int n;
+    private final double[] lateStart;
+    private final double[] lateFinish;
+    private final double[] free;
+
+    private Scheduler(Network network) {
+        this.network = network;
+        pass = new ManyCalendarsPass(network);
+        n = network.size();
+        lateStart = new double[n];
+        lateFinish = new double[n];
+        free = new double[n];
+    }
+
+    public static Schedule schedule(Network network) {
+        return new Scheduler(network).run();
+    }
+
+    private Schedule run() {
+        Lanes lanes = new Lanes(n, 1);
+        for (int i = 0; i < n; i++) {
+            lanes.duration[i][0] = network.planned(i);
+        }
+        pass.run(lanes, 1);
+        new CriticalTrace(network, pass).run(lanes, 1);
+        double finish = n == 0 ? Instants.of(network.plan().project().start()) : lanes.end[0];
+        Arrays.fill(lateStart, Double.POSITIVE_INFINITY);
+        Arrays.fill(lateFinish, finish);
+        Arrays.fill(free, Double.POSITIVE_INFINITY);
+        for (int i = n - 1; i >= 0; i--) {
+            placeLate(i);
+            if (free[i] == Double.POSITIVE_INFINITY) {
+                free[i] = network.time(i).work(finish) - network.time(i).work(lanes.finish[i][0]);
+            }
+            for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
+                hold(link, i, lanes);
+            }
+        }
+        return new Schedule(finish, inPlanOrder(lanes));
+    }
+
+    /** Late dates of an activity from the bounds its successors have set. */
+    private void placeLate(int i) {
+        WorkingTime time = network.time(i);
+        double duration = network.planned(i);
+        Activity activity = network.activity(i);
+        if (activity.constraint().isPresent()) {
+            bound(i, activity.constraint().get());
+        }
+        double latestStart = lateStart[i];
+        if (duration == 0) {
+            lateFinish[i] = Math.min(lateFinish[i], latestStart);
+            lateStart[i] = lateFinish[i];
+            return;
+        }
+        double finishWork = time.work(lateFinish[i]);
+        if (latestStart != Double.POSITIVE_INFINITY) {
+            finishWork = Math.min(finishWork, time.work(latestStart) + duration);
+        }
+        lateFinish[i] = time.finishInstant(finishWork);
+        lateStart[i] = time.startInstant(finishWork - duration);
+    }
+
+    private void bound(int i, Constraint constraint) {
+        if (!constraint.type().noLater()) {
+            return;
+        }
+        double date = Instants.of(constraint.date());
+        if (constraint.type().onStart()) {
+            lateStart[i] = Math.min(lateStart[i], date);
+        } else {
+            lateFinish[i] = Math.min(lateFinish[i], date);
+        }
+    }
+
+    /** What a link asks of its predecessor: its late bound, and how far it may slip before the successor moves. */
+    private void hold(int link, int to, Lanes lanes) {
+        int from = network.from(link);
+        boolean fromFinish = network.type(link).fromFinish();
+        boolean toStart = network.type(link).toStart();
+        double late = back(link, toStart ? lateStart[to] : lateFinish[to]);
+        double early = back(link, toStart ? lanes.start[to][0] : lanes.finish[to][0]);
+        WorkingTime time = network.time(from);
+        double now = fromFinish ? lanes.finish[from][0] : lanes.start[from][0];
+        free[from] = Math.min(free[from], Math.max(0, time.work(early) - time.work(now)));
+        if (fromFinish) {
+            lateFinish[from] = Math.min(lateFinish[from], late);
+        } else {
+            lateStart[from] = Math.min(lateStart[from], late);
+        }
+    }
+
+    private double back(int link, double instant) {
+        double lag = network.lag(link);
+        WorkingTime time = network.lagTime(link);
+        return lag == 0 ? instant : time.startInstant(time.work(instant) - lag);
+    }
+
+    private List<ScheduledActivity> inPlanOrder(Lanes lanes) {
+        List<ScheduledActivity> rows = new ArrayList<>(n);
+        for (Activity activity : network.plan().activities()) {
+            int i = network.position(activity.id());
+            WorkingTime time = network.time(i);
+            double start = lanes.start[i][0];
+            double totalFloat = time.work(lateStart[i]) - time.work(start);
+            rows.add(new ScheduledActivity(
+                    activity.id(),
+                    start,
+                    lanes.finish[i][0],
+                    lateStart[i],
+                    lateFinish[i],
+                    totalFloat,
+                    Math.min(free[i], Math.max(0, totalFloat)),
+                    lanes.critical[i][0]));
+        }
+        return rows;
+    }
+}

@@ -1,0 +1,20 @@
+package app.tychon.core.simulation;
+
+/**
+ * What a run says of one activity.
+ *
+ * @param criticality share of iterations, 0 to 1, in which it lay on a longest path to the finish
+ * @param meanDuration mean sampled duration, working minutes
+ * @param sdDuration standard deviation of it
+ * @param duration percentiles 1 to 99 of it (index 0 is P1)
+ * @param start percentiles 1 to 99 of the start, instants in minutes
+ * @param finish percentiles 1 to 99 of the finish, instants in minutes
+ */
+public record ActivityResult(
+        String id,
+        double criticality,
+        double meanDuration,
+        double sdDuration,
+        double[] duration,
+        double[] start,
+        double[] finish) {}

@@ -1,0 +1,14 @@
+package app.tychon.core.simulation;
+
+/** Watches a run, from the threads that do it. */
+public interface RunMonitor {
+    RunMonitor NONE = new RunMonitor() {};
+
+    /** So many iterations are done. */
+    default void progress(int done, int total) {}
+
+    /** Whether to stop; what has been simulated by then is kept. */
+    default boolean stopRequested() {
+        return false;
+    }
+}

@@ -1,0 +1,2 @@
+/** Draws, the block engine, and what a run gives. */
+package app.tychon.core.simulation;

@@ -1,0 +1,84 @@
+package app.tychon.core.uncertainty;
+
+/**
+ * The inverse cumulative of a distribution as a table: cubic Hermite pieces through exact values, with their exact
+ * slopes 1 / f(x).
+ *
+ * <p>Knots lie {@value #PER_OCTAVE} to the halving of p towards either end, so that they crowd where the inverse is
+ * steep and are found from the bits of p alone: no logarithm, no search, the same on every machine. Closer to the ends
+ * than 2<sup>-{@value #OCTAVES}</sup> the distribution itself is asked, so there is no error in the far tails. Elsewhere
+ * the error is below 1e-5 of the interquartile range (shown by a test).
+ */
+public final class InverseTable {
+    private static final int OCTAVES = 14;
+    private static final int BITS = 4;
+    private static final int PER_OCTAVE = 1 << BITS;
+    private static final int PIECES = (OCTAVES - 1) * PER_OCTAVE;
+    private static final double NEAREST = 1.0 / (1 << OCTAVES);
+    /** Bits of p = 2^-14, shifted down to one unit a piece. */
+    private static final long FIRST = Double.doubleToLongBits(NEAREST) >>> (52 - BITS);
+
+    private final Distribution exact;
+    private final double[] lowerHalf;
+    private final double[] upperHalf;
+
+    private InverseTable(Distribution exact) {
+        this.exact = exact;
+        lowerHalf = pieces(false);
+        upperHalf = pieces(true);
+    }
+
+    public static InverseTable of(Distribution exact) {
+        return new InverseTable(exact);
+    }
+
+    private double[] pieces(boolean upper) {
+        double[] coefficients = new double[PIECES * 4];
+        double x0 = valueAt(0, upper);
+        double slope0 = slopeAt(x0, upper);
+        for (int piece = 0; piece < PIECES; piece++) {
+            double width = knot(piece + 1) - knot(piece);
+            double x1 = valueAt(piece + 1, upper);
+            double slope1 = slopeAt(x1, upper);
+            double m0 = slope0 * width;
+            double m1 = slope1 * width;
+            coefficients[piece * 4] = x0;
+            coefficients[piece * 4 + 1] = m0;
+            coefficients[piece * 4 + 2] = 3 * (x1 - x0) - 2 * m0 - m1;
+            coefficients[piece * 4 + 3] = 2 * (x0 - x1) + m0 + m1;
+            x0 = x1;
+            slope0 = slope1;
+        }
+        return coefficients;
+    }
+
+    private static double knot(int index) {
+        return Double.longBitsToDouble((FIRST + index) << (52 - BITS));
+    }
+
+    private double valueAt(int index, boolean upper) {
+        return exact.inverse(upper ? 1 - knot(index) : knot(index));
+    }
+
+    private double slopeAt(double x, boolean upper) {
+        return (upper ? -1 : 1) / exact.density(x);
+    }
+
+    /** The value not exceeded with probability {@code p}, 0 &lt; p &lt; 1. */
+    public double inverse(double p) {
+        double tail = p < 0.5 ? p : 1 - p;
+        if (tail < NEAREST) {
+            return exact.inverse(p);
+        }
+        long bits = Double.doubleToLongBits(tail);
+        int piece = (int) ((bits >>> (52 - BITS)) - FIRST);
+        if (piece >= PIECES) {
+            piece = PIECES - 1;
+        }
+        double left = knot(piece);
+        double t = (tail - left) / (knot(piece + 1) - left);
+        double[] c = p < 0.5 ? lowerHalf : upperHalf;
+        int at = piece * 4;
+        return ((c[at + 3] * t + c[at + 2]) * t + c[at + 1]) * t + c[at];
+    }
+}

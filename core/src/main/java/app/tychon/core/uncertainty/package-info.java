@@ -1,0 +1,2 @@
+/** Shapes of uncertain quantities as probability distributions. */
+package app.tychon.core.uncertainty;

@@ -1,0 +1,153 @@
+package app.tychon.core;
+
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.ActivityKind;
+import app.tychon.core.model.Basis;
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.CalendarException;
+import app.tychon.core.model.Constraint;
+import app.tychon.core.model.CostLine;
+import app.tychon.core.model.CostTiming;
+import app.tychon.core.model.Estimate;
+import app.tychon.core.model.LagCalendar;
+import app.tychon.core.model.Link;
+import app.tychon.core.model.LinkType;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Project;
+import app.tychon.core.model.Shape;
+import app.tychon.core.model.Shift;
+import app.tychon.core.model.Targets;
+import app.tychon.core.model.WbsNode;
+import app.tychon.core.model.WorkDuration;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Small plans in a few words, for tests. All start on Monday 1 March 2027 at 08:00 in an eight-hour, five-day week. */
+public final class PlanBuilder {
+    public static final LocalDateTime START = LocalDateTime.of(2027, 3, 1, 8, 0);
+
+    private final List<CalendarDefinition> calendars = new ArrayList<>();
+    private final List<WbsNode> wbs = new ArrayList<>();
+    private final List<Activity> activities = new ArrayList<>();
+    private final List<Link> links = new ArrayList<>();
+    private final List<CostLine> costs = new ArrayList<>();
+    private LagCalendar lagCalendar = LagCalendar.PREDECESSOR;
+
+    public PlanBuilder() {
+        calendars.add(fiveDayWeek("std"));
+        wbs.add(new WbsNode("W", Optional.empty(), "1", "All work"));
+    }
+
+    public static CalendarDefinition fiveDayWeek(String id, CalendarException... exceptions) {
+        Map<DayOfWeek, List<Shift>> week = new EnumMap<>(DayOfWeek.class);
+        for (DayOfWeek day : DayOfWeek.values()) {
+            if (day.getValue() <= 5) {
+                week.put(day, List.of(new Shift(8 * 60, 12 * 60), new Shift(13 * 60, 17 * 60)));
+            }
+        }
+        return new CalendarDefinition(id, "Five-day week", 8, week, List.of(exceptions));
+    }
+
+    public static CalendarException closure(String from, String to) {
+        return new CalendarException(LocalDate.parse(from), LocalDate.parse(to), "Closure", List.of());
+    }
+
+    public PlanBuilder calendar(CalendarDefinition calendar) {
+        calendars.removeIf(c -> c.id().equals(calendar.id()));
+        calendars.add(calendar);
+        return this;
+    }
+
+    public PlanBuilder lagCalendar(LagCalendar calendar) {
+        lagCalendar = calendar;
+        return this;
+    }
+
+    public PlanBuilder branch(String id, String parent) {
+        wbs.add(new WbsNode(id, Optional.ofNullable(parent), id, "Branch " + id));
+        return this;
+    }
+
+    public PlanBuilder task(String id, double days) {
+        return task(id, "W", "std", WorkDuration.days(days), null);
+    }
+
+    public PlanBuilder task(String id, double days, Shape shape) {
+        return task(id, "W", "std", WorkDuration.days(days), shape);
+    }
+
+    public PlanBuilder task(String id, String branch, String calendar, WorkDuration duration, Shape shape) {
+        return activity(new Activity(
+                id,
+                branch,
+                "Task " + id,
+                ActivityKind.TASK,
+                duration,
+                calendar,
+                Optional.empty(),
+                Optional.ofNullable(shape).map(s -> new Estimate(s, Basis.DAYS))));
+    }
+
+    public PlanBuilder milestone(String id) {
+        return activity(new Activity(
+                id,
+                "W",
+                "Milestone " + id,
+                ActivityKind.MILESTONE,
+                WorkDuration.ZERO,
+                "std",
+                Optional.empty(),
+                Optional.empty()));
+    }
+
+    public PlanBuilder activity(Activity activity) {
+        activities.add(activity);
+        return this;
+    }
+
+    /** Holds the activity added last. */
+    public PlanBuilder constraint(Constraint constraint) {
+        Activity a = activities.remove(activities.size() - 1);
+        return activity(new Activity(
+                a.id(),
+                a.wbs(),
+                a.name(),
+                a.kind(),
+                a.duration(),
+                a.calendar(),
+                Optional.of(constraint),
+                a.estimate()));
+    }
+
+    public PlanBuilder link(String from, String to) {
+        return link(from, to, LinkType.FS, "0d");
+    }
+
+    public PlanBuilder link(String from, String to, LinkType type, String lag) {
+        links.add(new Link(from, to, type, WorkDuration.parse(lag).orElseThrow()));
+        return this;
+    }
+
+    public PlanBuilder cost(String id, String on, double amount, double fixedShare, Shape factor) {
+        costs.add(new CostLine(
+                id,
+                "Cost " + id,
+                on,
+                amount,
+                fixedShare,
+                CostTiming.EVEN,
+                Optional.ofNullable(factor).map(s -> new Estimate(s, Basis.FACTOR))));
+        return this;
+    }
+
+    public Plan build() {
+        Project project = new Project("p", "Test plan", "EUR", START, "std", lagCalendar, Targets.NONE);
+        return new Plan(project, calendars, wbs, activities, links, costs);
+    }
+}

@@ -1,0 +1,154 @@
+package app.tychon.exchange;
+
+import app.tychon.core.model.Problem;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.MissingNode;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * A place in a JSON document that can be read without ever failing: what is wrong there is noted, with its pointer, and
+ * a harmless value stands in, so that the rest of the document is checked too.
+ */
+public final class JsonCursor {
+    private static final int LONGEST_QUOTE = 60;
+
+    private final JsonNode node;
+    private final String pointer;
+    private final List<Problem> problems;
+
+    private JsonCursor(JsonNode node, String pointer, List<Problem> problems) {
+        this.node = node;
+        this.pointer = pointer;
+        this.problems = problems;
+    }
+
+    /** The root of a document; problems are added to the list given. */
+    public static JsonCursor at(JsonNode root, List<Problem> problems) {
+        return new JsonCursor(root, "", problems);
+    }
+
+    public String pointer() {
+        return pointer;
+    }
+
+    public void problem(String message) {
+        problems.add(new Problem(pointer, message));
+    }
+
+    /** Refuses every field that is not among those named. Notes it, too, when this is no object at all. */
+    public JsonCursor allow(Set<String> fields) {
+        if (!node.isObject()) {
+            problem(node.isMissingNode() ? "is missing" : "must be an object, not " + quoted());
+            return this;
+        }
+        for (Iterator<String> names = node.fieldNames(); names.hasNext(); ) {
+            String name = names.next();
+            if (!fields.contains(name)) {
+                get(name).problem("there is no such field");
+            }
+        }
+        return this;
+    }
+
+    /** A field of the format that this version cannot take into account: refused unless empty or at its default. */
+    public void mustBeUnused(String field, JsonNode usual) {
+        JsonCursor at = get(field);
+        boolean empty = at.isAbsent() || (at.node.isContainerNode() && at.node.isEmpty());
+        if (!empty && !at.node.equals(usual)) {
+            at.problem("this version cannot take " + field + " into account yet, so it would be lost");
+        }
+    }
+
+    public JsonCursor get(String field) {
+        JsonNode child = node.get(field);
+        return new JsonCursor(
+                child == null ? MissingNode.getInstance() : child,
+                pointer + "/" + field.replace("~", "~0").replace("/", "~1"),
+                problems);
+    }
+
+    /** Whether there is nothing here, or null. */
+    public boolean isAbsent() {
+        return node.isMissingNode() || node.isNull();
+    }
+
+    public <T> Optional<T> optional(String field, Function<JsonCursor, T> read) {
+        JsonCursor at = get(field);
+        return at.isAbsent() ? Optional.empty() : Optional.of(read.apply(at));
+    }
+
+    /** The elements of an array field, none where it is absent. */
+    public <T> List<T> list(String field, Function<JsonCursor, T> read) {
+        JsonCursor at = get(field);
+        return at.isAbsent() ? List.of() : at.elements(read);
+    }
+
+    public <T> List<T> elements(Function<JsonCursor, T> read) {
+        if (!node.isArray()) {
+            problem("must be a list, not " + quoted());
+            return List.of();
+        }
+        List<T> elements = new ArrayList<>(node.size());
+        for (int i = 0; i < node.size(); i++) {
+            elements.add(read.apply(element(i)));
+        }
+        return elements;
+    }
+
+    public JsonCursor element(int index) {
+        JsonNode child = node.get(index);
+        return new JsonCursor(child == null ? MissingNode.getInstance() : child, pointer + "/" + index, problems);
+    }
+
+    public String text() {
+        if (node.isTextual()) {
+            return node.textValue();
+        }
+        problem(isAbsent() ? "is missing" : "must be text, not " + quoted());
+        return "?";
+    }
+
+    public double number() {
+        if (node.isNumber() && Double.isFinite(node.doubleValue())) {
+            return node.doubleValue();
+        }
+        problem(isAbsent() ? "is missing" : "must be a number, not " + quoted());
+        return 1;
+    }
+
+    public LocalDateTime dateTime() {
+        return parsed(
+                "a date and time such as 2027-03-01T08:00", LocalDateTime::parse, LocalDateTime.of(2000, 1, 1, 8, 0));
+    }
+
+    public LocalDate date() {
+        return parsed("a date such as 2027-03-01", LocalDate::parse, LocalDate.of(2000, 1, 1));
+    }
+
+    private <T> T parsed(String wanted, Function<String, T> parse, T instead) {
+        if (!node.isTextual()) {
+            problem(isAbsent() ? "is missing" : "must be " + wanted + ", not " + quoted());
+            return instead;
+        }
+        try {
+            return parse.apply(node.textValue());
+        } catch (DateTimeParseException e) {
+            problem("must be " + wanted + ", not " + quoted());
+            return instead;
+        }
+    }
+
+    /** The value of this place, as the message of a problem quotes it. */
+    public String quoted() {
+        String text = node.isContainerNode() ? (node.isArray() ? "a list" : "an object") : node.toString();
+        return text.length() > LONGEST_QUOTE ? text.substring(0, LONGEST_QUOTE) + "…" : text;
+    }
+}
