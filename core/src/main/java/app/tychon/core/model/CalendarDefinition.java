@@ -3,10 +3,12 @@ package app.tychon.core.model;
 import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * A working calendar: a week of shifts and its dated exceptions. Where exceptions overlap, the later in the list holds.
  *
+ * @param week shifts of each day of the week; a day that is absent is free
  * @param hoursPerDay what a day of duration stands for, in hours
  */
 public record CalendarDefinition(
@@ -17,7 +19,9 @@ public record CalendarDefinition(
         List<CalendarException> exceptions) {
 
     public CalendarDefinition {
-        week = Map.copyOf(week);
+        week = week.entrySet().stream()
+                .filter(day -> !day.getValue().isEmpty())
+                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, day -> List.copyOf(day.getValue())));
         exceptions = List.copyOf(exceptions);
     }
 

@@ -1,0 +1,167 @@
+package app.tychon.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import app.tychon.core.PlanBuilder;
+import app.tychon.core.RandomPlans;
+import app.tychon.core.model.Constraint;
+import app.tychon.core.model.ConstraintType;
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Problem;
+import app.tychon.core.model.Shape;
+import app.tychon.core.schedule.Network;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class ProjectFileTest {
+    private static final Path EXAMPLES = Path.of("..", "examples");
+
+    private static Plan read(String json) throws IOException {
+        return ProjectFileReader.read(new ByteArrayInputStream(json.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    private static List<String> problems(String json) {
+        InvalidPlanException e = catchThrowableOfType(InvalidPlanException.class, () -> read(json));
+        assertThat(e).as("refused").isNotNull();
+        return e.problems().stream().map(Problem::toString).toList();
+    }
+
+    private static byte[] write(Plan plan) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ProjectFileWriter.write(plan, out);
+        return out.toByteArray();
+    }
+
+    private static JsonSchema schema() throws IOException {
+        try (InputStream in = ProjectFileReader.class.getResourceAsStream("tychon-project.schema.json")) {
+            return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                    .getSchema(in);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"kestrel-ridge.tychon.json", "garden-room.tychon.json"})
+    void examplesAreSoundAndFollowThePublishedSchema(String file) throws IOException {
+        Path example = EXAMPLES.resolve(file);
+        assertThat(schema().validate(new ObjectMapper().readTree(example.toFile())))
+                .isEmpty();
+        try (InputStream in = Files.newInputStream(example)) {
+            Network.of(ProjectFileReader.read(in));
+        }
+    }
+
+    @Test
+    void theDemoIsAPlanOfAboutSixtyActivitiesWithUnevenRanges() throws IOException {
+        try (InputStream in = Files.newInputStream(EXAMPLES.resolve("kestrel-ridge.tychon.json"))) {
+            Plan plan = ProjectFileReader.read(in);
+            assertThat(plan.activities()).hasSizeBetween(55, 65);
+            assertThat(plan.activities().stream()
+                            .flatMap(a -> a.estimate().stream())
+                            .map(e -> e.shape().getClass())
+                            .distinct())
+                    .hasSize(3);
+        }
+    }
+
+    @Test
+    void whatIsWrittenIsReadBackTheSame() throws IOException {
+        for (int seed = 0; seed < 20; seed++) {
+            Plan plan = RandomPlans.manyCalendars(seed, 20);
+            byte[] file = write(plan);
+            assertThat(ProjectFileReader.read(new ByteArrayInputStream(file))).isEqualTo(plan);
+            assertThat(schema().validate(new ObjectMapper().readTree(file))).isEmpty();
+        }
+    }
+
+    @Test
+    void constraintsWeightsAndCertainValuesSurviveToo() throws IOException {
+        Plan plan = new PlanBuilder()
+                .task("A", 2.5, new Shape.Pert(1, 2.25, 9, 7))
+                .constraint(new Constraint(ConstraintType.FINISH_NO_LATER, PlanBuilder.START.plusDays(9)))
+                .task("B", 1, new Shape.Fixed(1.75))
+                .build();
+        assertThat(ProjectFileReader.read(new ByteArrayInputStream(write(plan))))
+                .isEqualTo(plan);
+    }
+
+    private static final String HEAD =
+            """
+            {"format":"tychon-project","version":1,
+             "project":{"id":"p","name":"P","currency":"EUR","start":"2027-03-01T08:00","calendar":"std"},
+             "calendars":[{"id":"std","name":"Week","hoursPerDay":8,"week":{"mon":[["08:00","17:00"]]}}],
+             "wbs":[{"id":"W","name":"All"}],
+            """;
+
+    @Test
+    void leavesOutWhatHasAUsualValue() throws IOException {
+        Plan plan = read(HEAD
+                + "\"activities\":[{\"id\":\"A\",\"wbs\":\"W\",\"name\":\"a\",\"duration\":\"3d\"}],"
+                + "\"links\":[],\"costs\":[{\"id\":\"C\",\"name\":\"c\",\"on\":\"A\",\"amount\":5}]}");
+        assertThat(plan.activities().get(0).calendar()).isEqualTo("std");
+        assertThat(plan.costs().get(0).fixedShare()).isEqualTo(1);
+    }
+
+    @Test
+    void everyProblemIsReportedWithItsPointerAndValue() {
+        assertThat(
+                        problems(
+                                HEAD
+                                        + """
+                        "activities":[
+                          {"id":"A","wbs":"W","name":"","duration":"soon","colour":"red"},
+                          {"id":"B","wbs":"W","name":"b","duration":"3d","kind":"chore",
+                           "estimate":{"shape":"triangular","low":"two","likely":3,"high":2}},
+                          {"id":"C","wbs":7,"name":"c","duration":"2d","actualStart":"2027-03-02T08:00",
+                           "estimate":{"shape":"banana"}}],
+                        "links":[{"from":"A","to":"Q","type":"XX","lag":"0d"}],
+                        "risks":[{"id":"K1"}]}"""))
+                .containsExactlyInAnyOrder(
+                        "/activities/0/colour: there is no such field",
+                        "/activities/0/duration: must be a number with a unit (min, h, d, w or ed) such as 12d, not \"soon\"",
+                        "/activities/1/kind: must be one of task, milestone, not \"chore\"",
+                        "/activities/1/estimate/low: must be a number, not \"two\"",
+                        "/activities/2/wbs: must be text, not 7",
+                        "/activities/2/actualStart: this version cannot take actualStart into account yet, so it would be lost",
+                        "/activities/2/estimate/shape: must be one of fixed, uniform, triangular, pert, not \"banana\"",
+                        "/links/0/type: must be one of FS, SS, FF, SF, not \"XX\"",
+                        "/risks: this version cannot take risks into account yet, so it would be lost",
+                        "/activities/0/name: the name is empty",
+                        "/activities/1/estimate/likely: likely 3 is above high 2",
+                        "/activities/2/wbs: there is no WBS branch \"?\"",
+                        "/links/0/to: there is no activity \"Q\"");
+    }
+
+    @Test
+    void whatIsNoProjectFileIsRefusedInOneSentence() {
+        assertThat(problems("")).singleElement().asString().contains("not a Tychon project file");
+        assertThat(problems("[1,2]")).singleElement().asString().contains("not a Tychon project file");
+        assertThat(problems("{\"format\":\"tychon-project\",\"version\":9}"))
+                .containsExactly("/version: this version reads project files of version 1, not 9");
+        assertThat(problems("{\"format\":")).singleElement().asString().contains("not sound JSON");
+        assertThat(problems("{\"a\":1,\"a\":2}")).singleElement().asString().contains("not sound JSON");
+        assertThat(problems(HEAD.replace("\"id\":\"p\"", "\"id\":\"p\"}")))
+                .singleElement()
+                .asString()
+                .contains("line 2");
+    }
+
+    @Test
+    void deeplyNestedNonsenseIsRefused() {
+        assertThat(problems("[".repeat(200_000))).singleElement().asString().contains("not sound JSON");
+    }
+}
