@@ -35,8 +35,9 @@ public final class JsonCursor {
         return new JsonCursor(root, "", problems);
     }
 
-    public String pointer() {
-        return pointer;
+    /** A part of a document that stands at a pointer. */
+    public static JsonCursor at(JsonNode node, String pointer, List<Problem> problems) {
+        return new JsonCursor(node, pointer, problems);
     }
 
     public void problem(String message) {

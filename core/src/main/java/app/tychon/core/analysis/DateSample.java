@@ -1,14 +1,33 @@
 package app.tychon.core.analysis;
 
+import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTime;
 
 /** Samples of instants. Between two of them one goes through working time, so that no percentile falls in a weekend. */
 public final class DateSample {
+    private static final int MOST_BINS = 60;
+    private static final int[] BIN_DAYS = {1, 7, 14, 28, 56, 91, 182, 364};
+    private static final double A_MONDAY = 4.0 * Instants.DAY;
+
     private DateSample() {}
 
     /** @param time the project's working time */
     public static Sample of(double[] instants, WorkingTime time) {
         return Sample.of(instants, (lower, upper, part) -> between(time, lower, upper, part));
+    }
+
+    /**
+     * A histogram of instants in bins of whole days, or of whole weeks from Monday, so that every bin holds as much
+     * working time as its neighbours; the narrowest that gives at most {@value #MOST_BINS} bins.
+     */
+    public static Histogram histogram(Sample instants) {
+        for (int days : BIN_DAYS) {
+            double width = (double) days * Instants.DAY;
+            if ((instants.max() - instants.min()) / width < MOST_BINS - 1) {
+                return Histogram.aligned(instants, A_MONDAY, width);
+            }
+        }
+        return Histogram.of(instants, MOST_BINS);
     }
 
     private static double between(WorkingTime time, double lower, double upper, double part) {

@@ -9,6 +9,21 @@ package app.tychon.core.analysis;
 public record Histogram(double low, double width, int[] counts) {
     public static final int MOST_BINS = 1000;
 
+    /** Bins of a given width whose edges lie at whole multiples of it from an origin. */
+    public static Histogram aligned(Sample sample, double origin, double width) {
+        double low = origin + Math.floor((sample.min() - origin) / width) * width;
+        int bins = (int) Math.floor((sample.max() - low) / width) + 1;
+        if (bins > MOST_BINS) {
+            throw new IllegalArgumentException(
+                    "bins of " + width + " are too narrow for a range of " + (sample.max() - sample.min()));
+        }
+        int[] counts = new int[bins];
+        for (double value : sample.sorted()) {
+            counts[(int) Math.floor((value - low) / width)]++;
+        }
+        return new Histogram(low, width, counts);
+    }
+
     /** @throws IllegalArgumentException for a number of bins out of 1 to {@value #MOST_BINS} */
     public static Histogram of(Sample sample, int bins) {
         if (bins < 1 || bins > MOST_BINS) {

@@ -2,6 +2,7 @@ package app.tychon.core.calendar;
 
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CalendarException;
+import app.tychon.core.model.Plan;
 import app.tychon.core.model.Shift;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -44,6 +45,15 @@ public final class WorkingTimes {
                 stretches.stream().mapToDouble(s -> s[0]).toArray(),
                 stretches.stream().mapToDouble(s -> s[1]).toArray(),
                 calendar.hoursPerWeek() * 60);
+    }
+
+    /** The time map of a sound plan's project calendar. */
+    public static WorkingTime ofProject(Plan plan) {
+        CalendarDefinition calendar = plan.calendars().stream()
+                .filter(c -> c.id().equals(plan.project().calendar()))
+                .findFirst()
+                .orElseThrow();
+        return of(calendar, plan.project().start().toLocalDate());
     }
 
     /** Time that never rests: every minute of the clock is worked. */

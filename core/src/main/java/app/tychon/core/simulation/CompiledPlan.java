@@ -62,8 +62,7 @@ public final class CompiledPlan {
                 .orElseGet(() -> FixedDistribution.of(planned));
     }
 
-    private static double minutesEach(
-            Activity activity, Estimate estimate, CalendarDefinition calendar, double planned) {
+    static double minutesEach(Activity activity, Estimate estimate, CalendarDefinition calendar, double planned) {
         if (estimate.basis() == Basis.FACTOR) {
             return planned;
         }

@@ -1,0 +1,50 @@
+package app.tychon.exchange;
+
+import app.tychon.core.model.Basis;
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.Estimate;
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Problem;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/** Single parts of a project file as text, for keeping them one by one. */
+public final class JsonText {
+    private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+    private JsonText() {}
+
+    public static String of(Estimate estimate) {
+        return EstimateJson.write(estimate).toString();
+    }
+
+    public static String of(CalendarDefinition calendar) {
+        return CalendarJson.write(calendar).toString();
+    }
+
+    /** @throws InvalidPlanException for text that is no estimate */
+    public static Estimate estimate(String text) {
+        return read(text, at -> EstimateJson.read(at, Basis.DAYS));
+    }
+
+    /** @throws InvalidPlanException for text that is no calendar */
+    public static CalendarDefinition calendar(String text) {
+        return read(text, CalendarJson::read);
+    }
+
+    private static <T> T read(String text, Function<JsonCursor, T> reader) {
+        List<Problem> problems = new ArrayList<>();
+        try {
+            T value = reader.apply(JsonCursor.at(MAPPER.readTree(text), problems));
+            if (problems.isEmpty()) {
+                return value;
+            }
+        } catch (JsonProcessingException e) {
+            problems.add(new Problem("", "this is not sound JSON: " + e.getOriginalMessage()));
+        }
+        throw new InvalidPlanException(problems);
+    }
+}

@@ -1,0 +1,74 @@
+package app.tychon.server.plan;
+
+import app.tychon.core.model.CostLine;
+import app.tychon.core.model.CostTiming;
+import app.tychon.exchange.JsonText;
+import app.tychon.server.database.Ids;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.util.Optional;
+import java.util.UUID;
+
+/** A cost line on an activity, on a branch, or, with neither, on the whole project. */
+@Entity
+@Table(name = "cost_line")
+class CostLineEntity {
+    @Id
+    private UUID id;
+
+    private UUID projectId;
+    private UUID activityId;
+    private UUID branchId;
+    private String code;
+    private String name;
+    private double amount;
+    private double fixedShare;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private CostTiming timing;
+
+    @Column(columnDefinition = "longtext")
+    private String estimate;
+
+    private int position;
+
+    protected CostLineEntity() {}
+
+    CostLineEntity(UUID projectId, int position, UUID activityId, UUID branchId, CostLine line) {
+        id = Ids.next();
+        this.projectId = projectId;
+        this.position = position;
+        this.activityId = activityId;
+        this.branchId = branchId;
+        code = line.id();
+        name = line.name();
+        amount = line.amount();
+        fixedShare = line.fixedShare();
+        timing = line.timing();
+        estimate = line.estimate().map(JsonText::of).orElse(null);
+    }
+
+    CostLine toCore(String on) {
+        return new CostLine(
+                code,
+                name,
+                on,
+                amount,
+                fixedShare,
+                timing,
+                Optional.ofNullable(estimate).map(JsonText::estimate));
+    }
+
+    UUID activityId() {
+        return activityId;
+    }
+
+    UUID branchId() {
+        return branchId;
+    }
+}

@@ -1,0 +1,152 @@
+package app.tychon.server.plan;
+
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.ActivityRules;
+import app.tychon.core.model.Basis;
+import app.tychon.core.model.Estimate;
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Problem;
+import app.tychon.core.model.WorkDuration;
+import app.tychon.exchange.EstimateJson;
+import app.tychon.exchange.JsonCursor;
+import app.tychon.server.problems.ConflictException;
+import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.project.ProjectEntity;
+import app.tychon.server.project.ProjectRepository;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Edits of activities: checked as a whole, stored as a whole or not at all. */
+@Service
+class EditService {
+    private final ProjectRepository projects;
+    private final PlanStore plans;
+    private final PlanRecords records;
+    private final ApplicationEventPublisher events;
+
+    EditService(ProjectRepository projects, PlanStore plans, PlanRecords records, ApplicationEventPublisher events) {
+        this.projects = projects;
+        this.plans = plans;
+        this.records = records;
+        this.events = events;
+    }
+
+    /**
+     * Applies edits to a project.
+     *
+     * @param seen the revision the editor saw; edits of an older one are refused
+     * @throws InvalidPlanException with the problem of every field, pointers into the list of edits
+     */
+    @Transactional
+    public EditResult edit(UUID id, Optional<Long> seen, List<ActivityEdit> edits) {
+        ProjectEntity project =
+                projects.findForEditing(id).orElseThrow(() -> new NotFoundException("There is no such project."));
+        if (seen.filter(revision -> revision != project.revision()).isPresent()) {
+            throw new ConflictException(
+                    "The plan was changed meanwhile, in another window or by somebody else. Look at it as it is now, then edit again.");
+        }
+        LoadedPlan before = plans.find(id);
+        Map<String, Activity> changed = changed(before, edits);
+        List<Activity> activities = before.plan().activities().stream()
+                .map(a -> changed.getOrDefault(a.id(), a))
+                .toList();
+        records.activities(id, changed.keySet()).forEach(row -> row.update(changed.get(row.code())));
+        project.changed();
+        LoadedPlan after = LoadedPlan.of(project.revision(), before.plan().withActivities(activities));
+        events.publishEvent(new PlanChanged(id, after));
+        return difference(before, after);
+    }
+
+    private static Map<String, Activity> changed(LoadedPlan plan, List<ActivityEdit> edits) {
+        Map<String, Activity> known =
+                plan.plan().activities().stream().collect(Collectors.toMap(Activity::id, Function.identity()));
+        Map<String, Activity> changed = new HashMap<>();
+        List<Problem> problems = new ArrayList<>();
+        for (int i = 0; i < edits.size(); i++) {
+            ActivityEdit edit = edits.get(i);
+            String pointer = "/" + i;
+            Activity activity = changed.getOrDefault(edit.id(), known.get(edit.id()));
+            if (activity == null) {
+                problems.add(new Problem(pointer + "/id", "there is no activity \"" + edit.id() + "\""));
+                continue;
+            }
+            List<Problem> here = new ArrayList<>();
+            Activity edited = apply(activity, edit, here);
+            if (here.isEmpty()) {
+                here.addAll(ActivityRules.problems(edited));
+            }
+            here.forEach(p -> problems.add(new Problem(pointer + p.pointer(), p.message())));
+            changed.put(edit.id(), edited);
+        }
+        if (!problems.isEmpty()) {
+            throw new InvalidPlanException(problems);
+        }
+        return changed;
+    }
+
+    private static Activity apply(Activity activity, ActivityEdit edit, List<Problem> problems) {
+        Optional<Estimate> estimate = activity.estimate();
+        if (Boolean.TRUE.equals(edit.certain())) {
+            estimate = Optional.empty();
+        } else if (edit.estimate() != null) {
+            JsonCursor at = JsonCursor.at(edit.estimate(), "/estimate", problems);
+            estimate = Optional.of(EstimateJson.read(at, Basis.DAYS));
+        }
+        return new Activity(
+                activity.id(),
+                activity.wbs(),
+                text(edit.name(), "/name", problems).orElse(activity.name()),
+                activity.kind(),
+                text(edit.duration(), "/duration", problems)
+                        .map(text -> duration(text, problems))
+                        .orElse(activity.duration()),
+                activity.calendar(),
+                activity.constraint(),
+                estimate);
+    }
+
+    private static Optional<String> text(JsonNode node, String pointer, List<Problem> problems) {
+        return node == null
+                ? Optional.empty()
+                : Optional.of(JsonCursor.at(node, pointer, problems).text());
+    }
+
+    private static WorkDuration duration(String text, List<Problem> problems) {
+        return WorkDuration.parse(text).orElseGet(() -> {
+            problems.add(new Problem(
+                    "/duration",
+                    "a duration is a number with a unit (min, h, d, w or ed) such as 12d, not \"" + text + "\""));
+            return WorkDuration.ZERO;
+        });
+    }
+
+    private static EditResult difference(LoadedPlan before, LoadedPlan after) {
+        List<ActivityView> now = new PlanMapping(after).activities();
+        List<ActivityView> differing = IntStream.range(0, now.size())
+                .filter(i -> before.plan().activities().get(i)
+                                != after.plan().activities().get(i)
+                        || !before.schedule()
+                                .activities()
+                                .get(i)
+                                .equals(after.schedule().activities().get(i)))
+                .mapToObj(now::get)
+                .toList();
+        return new EditResult(
+                after.revision(),
+                Instants.toCivil(after.schedule().finish()),
+                differing,
+                new PlanMapping(after).branches());
+    }
+}

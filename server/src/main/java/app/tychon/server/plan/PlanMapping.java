@@ -1,0 +1,114 @@
+package app.tychon.server.plan;
+
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.CostLine;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.WbsNode;
+import app.tychon.core.schedule.Schedule.ScheduledActivity;
+import app.tychon.core.simulation.DurationRange;
+import app.tychon.server.project.ProjectView;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** From the calculated plan to what the interface shows. */
+final class PlanMapping {
+    private final LoadedPlan loaded;
+    private final Plan plan;
+    private final Map<String, CalendarDefinition> calendars;
+
+    PlanMapping(LoadedPlan loaded) {
+        this.loaded = loaded;
+        plan = loaded.plan();
+        calendars = plan.calendars().stream().collect(Collectors.toMap(CalendarDefinition::id, Function.identity()));
+    }
+
+    PlanView view(ProjectView project) {
+        return new PlanView(
+                project,
+                Instants.toCivil(loaded.schedule().finish()),
+                plan.costs().stream().mapToDouble(CostLine::amount).sum(),
+                branches(),
+                activities(),
+                plan.links().stream()
+                        .map(l -> new LinkView(
+                                l.from(), l.to(), l.type().name(), l.lag().toString()))
+                        .toList(),
+                plan.calendars().stream().map(PlanMapping::calendar).toList());
+    }
+
+    List<ActivityView> activities() {
+        List<ActivityView> rows = new ArrayList<>(plan.activities().size());
+        for (int i = 0; i < plan.activities().size(); i++) {
+            rows.add(activity(
+                    plan.activities().get(i), loaded.schedule().activities().get(i)));
+        }
+        return rows;
+    }
+
+    private ActivityView activity(Activity activity, ScheduledActivity dates) {
+        CalendarDefinition calendar = calendars.get(activity.calendar());
+        double day = (activity.duration().isElapsed() ? 24 : calendar.hoursPerDay()) * 60;
+        String shape = activity.estimate()
+                .map(e -> e.shape().getClass().getSimpleName().toLowerCase(Locale.ROOT))
+                .orElse("certain");
+        return new ActivityView(
+                activity.id(),
+                activity.wbs(),
+                activity.name(),
+                activity.kind().name().toLowerCase(Locale.ROOT),
+                activity.duration().toString(),
+                activity.calendar(),
+                Instants.toCivil(dates.earlyStart()),
+                Instants.toCivil(dates.earlyFinish()),
+                dates.totalFloat() / day,
+                dates.freeFloat() / day,
+                dates.onLongestPath(),
+                RangeView.of(shape, DurationRange.of(activity, calendar)));
+    }
+
+    /** Each branch spans the work beneath it, at any depth. */
+    List<BranchView> branches() {
+        Map<String, String> parents = new HashMap<>();
+        plan.wbs().forEach(node -> node.parent().ifPresent(parent -> parents.put(node.id(), parent)));
+        Map<String, Double> starts = new HashMap<>();
+        Map<String, Double> finishes = new HashMap<>();
+        for (int i = 0; i < plan.activities().size(); i++) {
+            ScheduledActivity dates = loaded.schedule().activities().get(i);
+            for (String at = plan.activities().get(i).wbs(); at != null; at = parents.get(at)) {
+                starts.merge(at, dates.earlyStart(), Math::min);
+                finishes.merge(at, dates.earlyFinish(), Math::max);
+            }
+        }
+        return plan.wbs().stream()
+                .map(node -> branch(node, starts.get(node.id()), finishes.get(node.id())))
+                .toList();
+    }
+
+    private static BranchView branch(WbsNode node, Double start, Double finish) {
+        return new BranchView(
+                node.id(),
+                node.parent().orElse(null),
+                node.code(),
+                node.name(),
+                start == null ? null : Instants.toCivil(start),
+                finish == null ? null : Instants.toCivil(finish));
+    }
+
+    private static CalendarView calendar(CalendarDefinition calendar) {
+        return new CalendarView(
+                calendar.id(),
+                calendar.name(),
+                calendar.hoursPerDay(),
+                calendar.exceptions().stream()
+                        .filter(e -> e.shifts().isEmpty())
+                        .map(e -> new CalendarView.Closure(e.from(), e.to(), e.name()))
+                        .toList());
+    }
+}

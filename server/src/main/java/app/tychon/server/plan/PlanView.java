@@ -1,0 +1,20 @@
+package app.tychon.server.plan;
+
+import app.tychon.server.project.ProjectView;
+import java.time.LocalDateTime;
+import java.util.List;
+
+/**
+ * The plan with its calculated dates, in the words of the project file.
+ *
+ * @param finish where the plan ends without uncertainty
+ * @param plannedCost sum of all cost lines
+ */
+record PlanView(
+        ProjectView project,
+        LocalDateTime finish,
+        double plannedCost,
+        List<BranchView> branches,
+        List<ActivityView> activities,
+        List<LinkView> links,
+        List<CalendarView> calendars) {}

@@ -1,0 +1,126 @@
+package app.tychon.server.problems;
+
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Problem;
+import com.fasterxml.jackson.core.exc.StreamReadException;
+import com.fasterxml.jackson.databind.JsonMappingException;
+import jakarta.validation.ConstraintViolationException;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Errors as problem details (RFC 9457), with every field's problem in {@code problems}. */
+@RestControllerAdvice
+class ApiProblems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(ApiProblems.class);
+
+    @ExceptionHandler
+    ProblemDetail invalid(InvalidPlanException e) {
+        return detail(HttpStatus.UNPROCESSABLE_ENTITY, "Not accepted", e.problems());
+    }
+
+    @ExceptionHandler
+    ProblemDetail notFound(NotFoundException e) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail conflict(ConflictException e) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail outOfRange(IllegalArgumentException e) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_ENTITY, e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail violated(ConstraintViolationException e) {
+        return detail(
+                HttpStatus.UNPROCESSABLE_ENTITY,
+                "Not accepted",
+                e.getConstraintViolations().stream()
+                        .map(v -> new Problem("/" + v.getPropertyPath(), v.getMessage()))
+                        .toList());
+    }
+
+    @ExceptionHandler({DataAccessException.class, TransactionException.class})
+    ProblemDetail database(Exception e) {
+        LOG.error("The database failed", e);
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The database does not answer. Nothing was changed; try again in a moment.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        List<Problem> problems = e.getFieldErrors().stream()
+                .map(error -> new Problem("/" + error.getField(), error.getDefaultMessage()))
+                .toList();
+        return handleExceptionInternal(
+                e,
+                detail(HttpStatus.UNPROCESSABLE_ENTITY, "Not accepted", problems),
+                headers,
+                HttpStatus.UNPROCESSABLE_ENTITY,
+                request);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ProblemDetail detail = e.getCause() instanceof JsonMappingException mapping
+                        && !(mapping.getCause() instanceof StreamReadException)
+                ? detail(
+                        HttpStatus.BAD_REQUEST,
+                        "Not understood",
+                        List.of(new Problem(pointer(mapping), "is not of the kind that belongs here")))
+                : ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "The request is not sound JSON.");
+        return handleExceptionInternal(e, detail, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHandlerMethodValidationException(
+            HandlerMethodValidationException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        List<Problem> problems = e.getParameterValidationResults().stream()
+                .flatMap(result -> result.getResolvableErrors().stream()
+                        .map(error -> new Problem(
+                                "/" + result.getMethodParameter().getParameterName(), error.getDefaultMessage())))
+                .toList();
+        return handleExceptionInternal(
+                e,
+                detail(HttpStatus.UNPROCESSABLE_ENTITY, "Not accepted", problems),
+                headers,
+                HttpStatus.UNPROCESSABLE_ENTITY,
+                request);
+    }
+
+    private static String pointer(JsonMappingException e) {
+        return e.getPath().stream()
+                .map(step -> "/" + (step.getFieldName() == null ? step.getIndex() : step.getFieldName()))
+                .collect(Collectors.joining());
+    }
+
+    private static ProblemDetail detail(HttpStatus status, String title, List<Problem> problems) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(
+                status, problems.stream().map(Problem::message).distinct().collect(Collectors.joining("; ")));
+        detail.setTitle(title);
+        detail.setProperty("problems", problems);
+        return detail;
+    }
+}

@@ -1,0 +1,93 @@
+package app.tychon.server.project;
+
+import app.tychon.core.model.LagCalendar;
+import app.tychon.core.model.Project;
+import app.tychon.core.model.Targets;
+import app.tychon.server.database.Ids;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.Optional;
+import java.util.UUID;
+
+/** A project. Its revision counts the changes of its inputs; moments of record are in UTC. */
+@Entity
+@Table(name = "project")
+public class ProjectEntity {
+    @Id
+    private UUID id;
+
+    private String code;
+    private String name;
+
+    @Column(columnDefinition = "char(3)")
+    private String currency;
+
+    private LocalDateTime startAt;
+    private String calendar;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private LagCalendar lagCalendar;
+
+    private LocalDateTime targetFinish;
+    private Double targetCost;
+    private long revision;
+    private LocalDateTime createdAt;
+    private LocalDateTime editedAt;
+
+    protected ProjectEntity() {}
+
+    public ProjectEntity(Project project) {
+        id = Ids.next();
+        code = project.id();
+        name = project.name();
+        currency = project.currency();
+        startAt = project.start();
+        calendar = project.calendar();
+        lagCalendar = project.lagCalendar();
+        targetFinish = project.targets().finish().orElse(null);
+        targetCost = project.targets().cost().orElse(null);
+        revision = 1;
+        createdAt = LocalDateTime.now(ZoneOffset.UTC);
+        editedAt = createdAt;
+    }
+
+    public Project toCore() {
+        return new Project(
+                code,
+                name,
+                currency,
+                startAt,
+                calendar,
+                lagCalendar,
+                new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost)));
+    }
+
+    /** Notes that the inputs have changed. */
+    public void changed() {
+        revision++;
+        editedAt = LocalDateTime.now(ZoneOffset.UTC);
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public long revision() {
+        return revision;
+    }
+
+    public LocalDateTime editedAt() {
+        return editedAt;
+    }
+}

@@ -1,0 +1,133 @@
+package app.tychon.server.runs;
+
+import app.tychon.core.analysis.DateSample;
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.calendar.WorkingTimes;
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.exchange.ProjectFileReader;
+import app.tychon.exchange.ProjectFileWriter;
+import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.problems.ConflictException;
+import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.project.ProjectRepository;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Recorded runs in and out of the database. The last few that were looked at stay decoded in memory. */
+@Service
+class RunArchive {
+    private static final int MOST_DECODED = 4;
+    private static final double P80 = 0.8;
+
+    private final RunRecords records;
+    private final ProjectRepository projects;
+    private final Map<UUID, RecordedRun> decoded = new LinkedHashMap<>(8, 0.75f, true);
+
+    RunArchive(RunRecords records, ProjectRepository projects) {
+        this.records = records;
+        this.projects = projects;
+    }
+
+    /** Records that a run has begun, with its inputs as they are now. */
+    @Transactional
+    public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings) {
+        projects.findForEditing(project).orElseThrow(() -> new NotFoundException("There is no such project."));
+        RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan.revision());
+        records.insert(run, new RunDataEntity(run.id(), compress(plan.plan())));
+        return run;
+    }
+
+    @Transactional
+    public void finish(UUID id, Plan plan, RunResult result) {
+        double p80 =
+                DateSample.of(result.finish(), WorkingTimes.ofProject(plan)).percentile(P80);
+        records.find(id).finished(result.iterations(), Instants.toCivil(p80));
+        records.data(id).setResults(ResultCodec.encode(result));
+    }
+
+    @Transactional
+    public void end(UUID id, RunState how, String why) {
+        records.find(id).ended(how, why);
+    }
+
+    @Transactional
+    public void markInterrupted() {
+        records.running().forEach(run -> run.ended(RunState.INTERRUPTED, "The server was stopped while this ran."));
+    }
+
+    @Transactional(readOnly = true)
+    public List<RunView> list(UUID project) {
+        return records.ofProject(project).stream().map(RunEntity::view).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public RunView view(UUID id) {
+        return records.find(id).view();
+    }
+
+    @Transactional
+    public void delete(UUID id) {
+        records.delete(records.find(id));
+        synchronized (decoded) {
+            decoded.remove(id);
+        }
+    }
+
+    /**
+     * A run with its inputs and results.
+     *
+     * @throws ConflictException when it has none
+     */
+    @Transactional(readOnly = true)
+    public RecordedRun open(UUID id) {
+        synchronized (decoded) {
+            if (decoded.containsKey(id)) {
+                return decoded.get(id);
+            }
+        }
+        RunEntity run = records.find(id);
+        if (!run.state().hasResults()) {
+            throw new ConflictException("This run has no results.");
+        }
+        RunDataEntity data = records.data(id);
+        RecordedRun opened = RecordedRun.of(decompress(data.inputs()), ResultCodec.decode(data.results()));
+        synchronized (decoded) {
+            decoded.put(id, opened);
+            decoded.keySet().stream()
+                    .limit(Math.max(0, decoded.size() - MOST_DECODED))
+                    .toList()
+                    .forEach(decoded::remove);
+        }
+        return opened;
+    }
+
+    private static byte[] compress(Plan plan) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (GZIPOutputStream gzip = new GZIPOutputStream(bytes)) {
+            ProjectFileWriter.write(plan, gzip);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
+    private static Plan decompress(byte[] bytes) {
+        try (GZIPInputStream gzip = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
+            return ProjectFileReader.read(gzip);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,36 @@
+package app.tychon.server.runs;
+
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.Sampling;
+import jakarta.annotation.Nullable;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.util.concurrent.ThreadLocalRandom;
+
+/**
+ * What to simulate.
+ *
+ * @param iterations how many futures
+ * @param seed the seed to use; a new one is chosen where there is none
+ */
+record RunRequest(
+        @Min(value = 100, message = "at least 100 iterations are needed for a percentile to mean anything")
+                @Max(value = RunSettings.MOST_ITERATIONS, message = "at most 1,000,000 iterations can be simulated")
+                int iterations,
+        @Nullable
+                @Min(value = 0, message = "a seed is a whole number from 0 to 9,007,199,254,740,991")
+                @Max(
+                        value = RunRequest.LARGEST_SEED,
+                        message = "a seed is a whole number from 0 to 9,007,199,254,740,991")
+                Long seed) {
+    /** The largest whole number that every reader of JSON keeps exactly. */
+    static final long LARGEST_SEED = (1L << 53) - 1;
+
+    private static final long NEW_SEEDS = 1_000_000;
+
+    RunSettings settings() {
+        long chosen = seed == null ? ThreadLocalRandom.current().nextLong(NEW_SEEDS) : seed;
+        return new RunSettings(
+                iterations, chosen, Sampling.LATIN, Runtime.getRuntime().availableProcessors());
+    }
+}

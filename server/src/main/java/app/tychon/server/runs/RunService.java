@@ -1,0 +1,124 @@
+package app.tychon.server.runs;
+
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.plan.PlanStore;
+import jakarta.annotation.PreDestroy;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+
+/** Simulates recorded runs, one at a time on all cores, and tells of their progress. */
+@Service
+class RunService {
+    private static final Logger LOG = LoggerFactory.getLogger(RunService.class);
+
+    private final PlanStore plans;
+    private final RunArchive archive;
+    private final ProjectEvents events;
+    private final ExecutorService queue = Executors.newSingleThreadExecutor(task -> new Thread(task, "runs"));
+    private final Map<UUID, ActiveRun> active = new ConcurrentHashMap<>();
+
+    RunService(PlanStore plans, RunArchive archive, ProjectEvents events) {
+        this.plans = plans;
+        this.archive = archive;
+        this.events = events;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void afterStart() {
+        archive.markInterrupted();
+    }
+
+    /** Begins a run of the project as it stands and returns at once. */
+    RunView start(UUID project, RunRequest request) {
+        LoadedPlan plan = plans.find(project);
+        RunSettings settings = request.settings();
+        RunEntity run = archive.begin(project, plan, settings);
+        ActiveRun watched = new ActiveRun(settings.iterations(), progress -> publish(project, run, progress));
+        active.put(run.id(), watched);
+        queue.execute(() -> simulate(run, plan, settings, watched));
+        return run.view();
+    }
+
+    private void publish(UUID project, RunEntity run, RunView.Progress progress) {
+        events.publish(project, "run", run.view().withProgress(progress));
+    }
+
+    private void simulate(RunEntity run, LoadedPlan plan, RunSettings settings, ActiveRun watched) {
+        UUID id = run.id();
+        try {
+            watched.begin();
+            RunResult result = Simulation.run(CompiledPlan.of(plan.plan()), settings, watched);
+            archive.finish(id, plan.plan(), result);
+        } catch (CancellationException e) {
+            end(id, RunState.FAILED, "Stopped before anything was simulated.");
+        } catch (InvalidPlanException e) {
+            end(
+                    id,
+                    RunState.FAILED,
+                    "The plan cannot be simulated: " + e.problems().get(0).message());
+        } catch (RuntimeException | OutOfMemoryError e) {
+            LOG.error("Run {} failed", id, e);
+            end(id, RunState.FAILED, "The run could not be simulated or stored; nothing of it was kept.");
+        } finally {
+            active.remove(id);
+            announceEnd(run);
+        }
+    }
+
+    private void end(UUID id, RunState how, String why) {
+        try {
+            archive.end(id, how, why);
+        } catch (RuntimeException e) {
+            LOG.error("The end of run {} could not be stored", id, e);
+        }
+    }
+
+    private void announceEnd(RunEntity run) {
+        try {
+            events.publish(run.projectId(), "run", archive.view(run.id()));
+        } catch (RuntimeException e) {
+            LOG.error("The end of run {} could not be told", run.id(), e);
+        }
+    }
+
+    /** Asks a run to stop; what it has simulated is kept. Does nothing when it has ended already. */
+    RunView stop(UUID id) {
+        ActiveRun watched = active.get(id);
+        if (watched != null) {
+            watched.stop();
+        }
+        return view(id);
+    }
+
+    RunView view(UUID id) {
+        RunView stored = archive.view(id);
+        ActiveRun watched = active.get(id);
+        return watched == null ? stored : stored.withProgress(watched.progress());
+    }
+
+    List<RunView> list(UUID project) {
+        return archive.list(project);
+    }
+
+    @PreDestroy
+    void close() {
+        active.values().forEach(ActiveRun::stop);
+        queue.shutdownNow();
+    }
+}

@@ -1,0 +1,35 @@
+package app.tychon.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "app.tychon", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule EXCHANGE_DOES_NOT_KNOW_THE_SERVER = noClasses()
+            .that()
+            .resideInAnyPackage("app.tychon.exchange..", "app.tychon.core..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("app.tychon.server..");
+
+    @ArchTest
+    static final ArchRule CORE_DOES_NOT_KNOW_EXCHANGE = noClasses()
+            .that()
+            .resideInAPackage("app.tychon.core..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("app.tychon.exchange..");
+
+    @ArchTest
+    static final ArchRule PLANS_DO_NOT_KNOW_RUNS = noClasses()
+            .that()
+            .resideInAnyPackage("..server.plan..", "..server.project..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("..server.runs..");
+}

@@ -1,0 +1,55 @@
+package app.tychon.server;
+
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** The whole server over HTTP, on a real MariaDB. Every test brings in projects of its own. */
+@SpringBootTest
+@AutoConfigureMockMvc
+public abstract class ServerTest {
+    protected static final Path EXAMPLES = Path.of("..", "examples");
+
+    @Autowired
+    protected MockMvc http;
+
+    @Autowired
+    protected ObjectMapper json;
+
+    @DynamicPropertySource
+    static void database(DynamicPropertyRegistry registry) {
+        TestDatabase.use(registry);
+    }
+
+    /** Brings an example in over HTTP and returns its key. */
+    protected String bringIn(String example) throws Exception {
+        String body = http.perform(post("/api/projects")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(Files.readAllBytes(EXAMPLES.resolve(example + ".tychon.json"))))
+                .andExpect(status().isCreated())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        return json.readTree(body).get("id").asText();
+    }
+
+    protected JsonNode read(String address) throws Exception {
+        return json.readTree(http.perform(get(address))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString());
+    }
+}

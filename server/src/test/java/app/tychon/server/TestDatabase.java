@@ -1,0 +1,38 @@
+package app.tychon.server;
+
+import app.tychon.server.database.DatabaseAddress;
+import app.tychon.server.database.OwnDatabase;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.util.FileSystemUtils;
+
+/** A real MariaDB, started once for all tests of a run and thrown away after them. */
+public final class TestDatabase {
+    private static final DatabaseAddress ADDRESS = start();
+
+    private TestDatabase() {}
+
+    private static DatabaseAddress start() {
+        try {
+            Path folder = Files.createTempDirectory("tychon-test");
+            OwnDatabase database = OwnDatabase.start(folder);
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+                database.close();
+                FileSystemUtils.deleteRecursively(folder.toFile());
+            }));
+            return database.address();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Points the application under test to it. */
+    public static void use(DynamicPropertyRegistry registry) {
+        registry.add("spring.datasource.url", ADDRESS::url);
+        registry.add("spring.datasource.username", ADDRESS::user);
+        registry.add("spring.datasource.password", ADDRESS::password);
+    }
+}

@@ -1,0 +1,190 @@
+package app.tychon.server.runs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.awaitility.Awaitility.await;
+import static org.hamcrest.Matchers.containsString;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.tychon.core.RandomPlans;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.server.ServerTest;
+import app.tychon.server.plan.PlanStore;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.time.Duration;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.ResultActions;
+
+class RunTest extends ServerTest {
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
+
+    @Autowired
+    private PlanStore plans;
+
+    @Autowired
+    private RunArchive archive;
+
+    private ResultActions start(String project, String settings) throws Exception {
+        return http.perform(post("/api/projects/" + project + "/runs")
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(settings));
+    }
+
+    private String begin(String project, String settings) throws Exception {
+        String body = start(project, settings)
+                .andExpect(status().isAccepted())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        return json.readTree(body).get("id").asText();
+    }
+
+    /** Waits until a run has ended, and returns it. */
+    private JsonNode ended(String run) {
+        return await().atMost(PATIENCE).until(() -> read("/api/runs/" + run), view -> !view.get("state")
+                .asText()
+                .equals("running"));
+    }
+
+    @Test
+    void aRunIsRecordedAndReadInBothDirections() throws Exception {
+        String project = bringIn("garden-room");
+        String run = begin(project, "{\"iterations\":5000,\"seed\":4711}");
+        JsonNode view = ended(run);
+        assertThat(view.get("state").asText()).isEqualTo("done");
+        assertThat(view.get("seed").asLong()).isEqualTo(4711);
+        JsonNode odds = read("/api/runs/" + run + "/finish?levels=10,50,80");
+        JsonNode p80 = odds.at("/levels/2");
+        assertThat(p80.get("value")).isEqualTo(view.get("p80Finish"));
+        assertThat(p80.get("low").asText()).isLessThanOrEqualTo(p80.get("value").asText());
+        JsonNode back = read(
+                "/api/runs/" + run + "/finish/at-date?date=" + p80.get("value").asText());
+        // Dates are told to the minute, so the way back is exact to the share of futures within one.
+        assertThat(back.get("chance").asDouble()).isCloseTo(0.8, within(0.002));
+        JsonNode cost = read("/api/runs/" + run + "/cost/at-chance?chance=37.5");
+        JsonNode costBack = read("/api/runs/" + run + "/cost/at-amount?amount=" + cost.get("value"));
+        assertThat(costBack.get("chance").asDouble()).isCloseTo(0.375, within(1e-9));
+        int counted = 0;
+        for (JsonNode count : odds.get("counts")) {
+            counted += count.asInt();
+        }
+        assertThat(counted).isEqualTo(5000);
+        JsonNode rows = read("/api/runs/" + run + "/criticality");
+        assertThat(rows).hasSize(6);
+        assertThat(rows.at("/0/share").asDouble()).as("all paths start there").isOne();
+    }
+
+    @Test
+    void theSameSeedGivesTheSameNumbersAndAnotherDoesNot() throws Exception {
+        String project = bringIn("garden-room");
+        String one = begin(project, "{\"iterations\":2000,\"seed\":7}");
+        String same = begin(project, "{\"iterations\":2000,\"seed\":7}");
+        String other = begin(project, "{\"iterations\":2000}");
+        ended(one);
+        ended(same);
+        ended(other);
+        String levels = "/finish?levels=5,50,95";
+        assertThat(read("/api/runs/" + same + levels)).isEqualTo(read("/api/runs/" + one + levels));
+        assertThat(read("/api/runs/" + other + levels)).isNotEqualTo(read("/api/runs/" + one + levels));
+    }
+
+    @Test
+    void aRunKeepsTheInputsItWasMadeFrom() throws Exception {
+        String project = bringIn("garden-room");
+        String run = begin(project, "{\"iterations\":1000,\"seed\":1}");
+        JsonNode before = ended(run);
+        http.perform(patch("/api/projects/" + project + "/activities")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("[{\"id\":\"G10\",\"certain\":true}]"))
+                .andExpect(status().isOk());
+        assertThat(read("/api/projects/" + project).get("revision").asLong())
+                .isGreaterThan(before.get("revision").asLong());
+        assertThat(archive.open(UUID.fromString(run)).plan().activities().get(0).estimate())
+                .isPresent();
+    }
+
+    @Test
+    void nonsenseSettingsAreRefusedByField() throws Exception {
+        String project = bringIn("garden-room");
+        start(project, "{\"iterations\":5,\"seed\":-1}")
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.problems.length()").value(2));
+        start(project, "{\"iterations\":\"many\"}")
+                .andExpect(status().isBadRequest())
+                .andExpect(jsonPath("$.problems[0].pointer").value("/iterations"));
+        start(project, "{\"iterations\":100000000}")
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.detail", containsString("1,000,000")));
+        start(UUID.randomUUID().toString(), "{\"iterations\":1000}").andExpect(status().isNotFound());
+    }
+
+    @Test
+    void aStoppedRunKeepsWhatItHas() throws Exception {
+        UUID project = plans.insert(RandomPlans.oneCalendar(3, 400));
+        String run = begin(project.toString(), "{\"iterations\":1000000,\"seed\":1}");
+        await().atMost(PATIENCE)
+                .until(() -> read("/api/runs/" + run).at("/progress/done").asInt() > 0);
+        http.perform(post("/api/runs/" + run + "/stop")).andExpect(status().isOk());
+        JsonNode view = ended(run);
+        assertThat(view.get("state").asText()).isEqualTo("stopped");
+        assertThat(view.get("done").asInt()).isBetween(100, 999_900);
+        read("/api/runs/" + run + "/finish?levels=80");
+    }
+
+    @Test
+    void aRunThatTheServerLeftBehindIsSaidToBeInterrupted() throws Exception {
+        UUID project = plans.insert(RandomPlans.oneCalendar(3, 10));
+        RunSettings settings = new RunSettings(1000, 1, Sampling.LATIN, 1);
+        RunEntity left = archive.begin(project, plans.find(project), settings);
+        archive.markInterrupted();
+        JsonNode view = read("/api/runs/" + left.id());
+        assertThat(view.get("state").asText()).isEqualTo("interrupted");
+        http.perform(get("/api/runs/" + left.id() + "/finish"))
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.detail").value("This run has no results."));
+    }
+
+    @Test
+    void chancesOutsideNoughtToAHundredAreRefused() throws Exception {
+        String run = begin(bringIn("garden-room"), "{\"iterations\":100,\"seed\":1}");
+        ended(run);
+        for (String address :
+                new String[] {"/finish/at-chance?chance=101", "/cost/at-chance?chance=-1", "/finish?levels=50,300"}) {
+            http.perform(get("/api/runs/" + run + address))
+                    .andExpect(status().isUnprocessableEntity())
+                    .andExpect(jsonPath("$.detail").value("a chance lies between 0 and 100 %"));
+        }
+    }
+
+    @Test
+    void aDeletedRunIsGone() throws Exception {
+        String run = begin(bringIn("garden-room"), "{\"iterations\":100,\"seed\":1}");
+        ended(run);
+        http.perform(delete("/api/runs/" + run)).andExpect(status().isNoContent());
+        http.perform(get("/api/runs/" + run)).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void resultsAreKeptToTheLastBit() {
+        RunResult result = Simulation.run(
+                CompiledPlan.of(RandomPlans.manyCalendars(8, 40)),
+                new RunSettings(730, 99, Sampling.PLAIN, 2),
+                RunMonitor.NONE);
+        assertThat(ResultCodec.decode(ResultCodec.encode(result)))
+                .usingRecursiveComparison()
+                .isEqualTo(result);
+    }
+}
