@@ -1,0 +1,33 @@
+import { Box, Flex } from "@chakra-ui/react";
+import { useEffect } from "react";
+import { Outlet, useParams } from "react-router";
+import { useProjectEvents } from "../shared/api/events";
+import { usePlan } from "../shared/api/plan";
+import { Notice } from "../shared/ui/Notice";
+import { TopRow } from "./TopRow";
+
+/** The row at the top, and under it the stage, once its plan is there. */
+export function Frame() {
+  const { projectId = "" } = useParams();
+  const plan = usePlan(projectId);
+  useProjectEvents(projectId);
+  const name = plan.data?.project.name;
+  useEffect(() => {
+    document.title = name ? `${name} · Tychon` : "Tychon";
+  }, [name]);
+
+  return (
+    <Flex direction="column" height="100%" minHeight="0">
+      <TopRow projectId={projectId} name={name ?? ""} />
+      <Box as="main" flex="1" minHeight="0">
+        {plan.data && <Outlet context={plan.data} key={projectId} />}
+        {plan.isPending && <Notice>Reading the plan…</Notice>}
+        {plan.isError && (
+          <Notice retry={() => void plan.refetch()} alert>
+            The plan cannot be shown: {plan.error.message}
+          </Notice>
+        )}
+      </Box>
+    </Flex>
+  );
+}

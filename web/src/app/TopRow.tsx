@@ -1,0 +1,81 @@
+import { Box, chakra, Flex, IconButton } from "@chakra-ui/react";
+import { Keyboard, Moon, Sun } from "lucide-react";
+import { useEffect, useState } from "react";
+import { NavLink } from "react-router";
+import { KeysDialog } from "../shared/grid/KeysDialog";
+import { currentColorMode, switchColorMode } from "./colorMode";
+import { ProjectSwitcher } from "./ProjectSwitcher";
+import { STAGES } from "./stages";
+
+const StageLink = chakra(NavLink);
+
+export function TopRow({ projectId, name }: { projectId: string; name: string }) {
+  const [mode, setMode] = useState(currentColorMode);
+  const [keysOpen, setKeysOpen] = useState(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(event.target.tagName);
+      if (event.key === "?" && !typing) setKeysOpen(true);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+
+  return (
+    <Flex
+      as="header"
+      height="46px"
+      align="stretch"
+      px="4"
+      gap="7"
+      bg="panel"
+      borderBottomWidth="1px"
+      borderColor="line"
+    >
+      <ProjectSwitcher projectId={projectId} name={name} />
+      <Flex as="nav" aria-label="Stages" gap="1" align="stretch">
+        {STAGES.map((stage) => (
+          <StageLink
+            key={stage.path}
+            to={`/projects/${projectId}/${stage.path}`}
+            display="flex"
+            alignItems="center"
+            px="3"
+            color="softInk"
+            fontWeight="500"
+            borderBottom="3px solid transparent"
+            _hover={{ color: "ink" }}
+            css={{ "&.active": { color: "action", borderColor: "action", fontWeight: 600 } }}
+          >
+            {stage.name}
+          </StageLink>
+        ))}
+      </Flex>
+      <Box flex="1" />
+      <Flex align="center" gap="1">
+        <IconButton
+          size="sm"
+          variant="ghost"
+          color="softInk"
+          aria-label="Keys"
+          title="Keys (?)"
+          onClick={() => setKeysOpen(true)}
+        >
+          <Keyboard />
+        </IconButton>
+        <IconButton
+          size="sm"
+          variant="ghost"
+          color="softInk"
+          aria-label={mode === "dark" ? "Light colours" : "Dark colours"}
+          title={mode === "dark" ? "Light colours" : "Dark colours"}
+          onClick={() => setMode(switchColorMode())}
+        >
+          {mode === "dark" ? <Sun /> : <Moon />}
+        </IconButton>
+      </Flex>
+      <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
+    </Flex>
+  );
+}

@@ -1,0 +1,6 @@
+/** The stages that exist, in the order in which the work goes round. */
+export const STAGES = [
+  { path: "plan", name: "Plan" },
+  { path: "ranges", name: "Ranges" },
+  { path: "odds", name: "Odds" },
+] as const;

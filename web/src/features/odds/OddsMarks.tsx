@@ -1,0 +1,70 @@
+import { chakra } from "@chakra-ui/react";
+import { formatChance } from "../../shared/format/numbers";
+import type { Axis } from "./chartAxis";
+import type { Quantity } from "./quantity";
+
+const Svg = chakra("svg");
+const LABEL_ROOM = 190;
+
+interface Props {
+  quantity: Quantity;
+  axis: Axis;
+  width: number;
+  height: number;
+}
+
+/** A pin for the plan and a flag for the target, each with its date or amount and its chance. */
+export function OddsMarks({ quantity, axis, width, height }: Props) {
+  const { plan, target, format } = quantity;
+  const side = (x: number) => (x + LABEL_ROOM > axis.right ? -1 : 1);
+  const planX = axis.x(plan.value);
+  const targetX = target && axis.x(target.value);
+  return (
+    <Svg
+      width={width}
+      height={height}
+      position="absolute"
+      inset="0"
+      pointerEvents="none"
+      fontSize="12.5px"
+      aria-hidden="true"
+    >
+      <g stroke="var(--chakra-colors-plan)" fill="var(--chakra-colors-plan)">
+        <line x1={planX} x2={planX} y1={axis.top - 12} y2={axis.bottom} strokeWidth="2" />
+        <circle cx={planX} cy={axis.top - 14} r="5" stroke="none" />
+      </g>
+      <text
+        x={planX + side(planX) * 9}
+        y={axis.top - 10}
+        textAnchor={side(planX) < 0 ? "end" : "start"}
+        fill="var(--chakra-colors-planText)"
+        fontWeight="600"
+      >
+        plan {format(plan.value)}: {formatChance(plan.chance)}
+      </text>
+      {target && targetX !== undefined && (
+        <>
+          <line
+            x1={targetX}
+            x2={targetX}
+            y1={axis.top + 8}
+            y2={axis.bottom}
+            stroke="var(--chakra-colors-ink)"
+            strokeWidth="1.5"
+            strokeDasharray="3 3"
+          />
+          <path d={`M${targetX} ${axis.top + 8}h12l-3 5 3 5h-12z`} fill="var(--chakra-colors-ink)" />
+          <text
+            x={targetX + (side(targetX) > 0 ? 16 : -6)}
+            y={axis.top + 18}
+            textAnchor={side(targetX) < 0 ? "end" : "start"}
+            fill="var(--chakra-colors-ink)"
+          >
+            {quantity.name === "finish" ? "target" : "budget"} {format(target.value)}:{" "}
+            {formatChance(target.chance)}
+          </text>
+        </>
+      )}
+    </Svg>
+  );
+}

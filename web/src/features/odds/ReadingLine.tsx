@@ -1,0 +1,125 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import { formatChance, parseNumber } from "../../shared/format/numbers";
+import type { Axis } from "./chartAxis";
+import { Pill } from "./Pill";
+import { chanceOnCurve, type Quantity, type Reading, valueOnCurve } from "./quantity";
+import type { Line } from "./useOdds";
+
+const Svg = chakra("svg");
+
+interface Props {
+  quantity: Quantity;
+  axis: Axis;
+  width: number;
+  height: number;
+  /** The exact reading; the line is drawn where it was put, without waiting for it. */
+  reading: Reading | undefined;
+  line: Line;
+  onLine: (line: Line) => void;
+}
+
+/** The one marker that converts chance and value: drag it, use the arrow keys, or type either. */
+export function ReadingLine({ quantity, axis, width, height, reading, line, onLine }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const chance = line.by === "chance" ? line.chance / 100 : chanceOnCurve(quantity.curve, line.value);
+  const value = line.by === "value" ? line.value : valueOnCurve(quantity.curve, chance);
+  const [x, y] = [axis.x(Math.max(axis.min, Math.min(axis.max, value))), axis.y(chance)];
+
+  const drag = (event: PointerEvent) => {
+    if (event.buttons !== 1 || !svg.current) return;
+    const at = event.clientX - svg.current.getBoundingClientRect().left;
+    const within = Math.max(axis.min, Math.min(axis.max, axis.value(at)));
+    onLine({ by: "value", value: quantity.snap(within) });
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const step = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const percent = Math.round(chance * 100) + step * (event.shiftKey ? 10 : 1);
+    onLine({ by: "chance", chance: Math.max(0, Math.min(100, percent)) });
+  };
+  const typeChance = (text: string) => {
+    const percent = parseNumber(text.replace("%", ""));
+    if (percent === undefined) return `A chance is a number from 0 to 100, not “${text}”.`;
+    if (percent < 0 || percent > 100) return `A chance lies between 0 and 100 %; this is ${text}.`;
+    onLine({ by: "chance", chance: percent });
+  };
+  const typeValue = (text: string) => {
+    const typed = quantity.parse(text);
+    if (typed === undefined) {
+      const example = quantity.name === "finish" ? "a date such as 2028-06-02" : "an amount such as 4.2m";
+      return `Type ${example}, not “${text}”.`;
+    }
+    onLine({ by: "value", value: typed });
+  };
+
+  const exact = reading ?? { chance, value };
+  const spoken = `${quantity.format(exact.value)}, chance ${formatChance(exact.chance)}`;
+  return (
+    <Box position="absolute" inset="0">
+      <Svg
+        ref={svg}
+        width={width}
+        height={height}
+        position="absolute"
+        inset="0"
+        pointerEvents="none"
+        color="action"
+        style={{ touchAction: "none" }}
+      >
+        <path
+          d={`M${x} ${axis.bottom}V${y}H${axis.right}`}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="2"
+        />
+        <g
+          role="slider"
+          tabIndex={0}
+          aria-label="Reading line"
+          aria-valuemin={0}
+          aria-valuemax={100}
+          aria-valuenow={Math.round(exact.chance * 100)}
+          aria-valuetext={spoken}
+          cursor="ew-resize"
+          style={{ pointerEvents: "all" }}
+          onKeyDown={onKeyDown}
+          onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+          onPointerMove={drag}
+        >
+          <rect x={x - 9} y={axis.top} width="18" height={axis.bottom - axis.top} fill="transparent" />
+          <circle
+            cx={x}
+            cy={y}
+            r="7"
+            fill="var(--chakra-colors-panel)"
+            stroke="currentColor"
+            strokeWidth="3"
+          />
+        </g>
+      </Svg>
+      <Pill
+        label="Chance in percent"
+        text={formatChance(exact.chance)}
+        onType={typeChance}
+        left={axis.right + 4}
+        top={y - 13}
+        width={GRID_PILL}
+        align="left"
+      />
+      <Pill
+        label={quantity.name === "finish" ? "Date" : "Amount"}
+        text={quantity.format(exact.value)}
+        onType={typeValue}
+        left={Math.max(0, Math.min(width - VALUE_PILL, x - VALUE_PILL / 2))}
+        top={axis.bottom + 24}
+        width={VALUE_PILL}
+        align="center"
+      />
+    </Box>
+  );
+}
+
+const GRID_PILL = 84;
+const VALUE_PILL = 122;

@@ -1,0 +1,43 @@
+import { chakra } from "@chakra-ui/react";
+import type { PlanView } from "../../shared/api/client";
+import { civil } from "../../shared/format/dates";
+import { ROW_HEIGHT } from "../../shared/grid/GridRow";
+import type { TimeScale } from "./timeScale";
+
+const Svg = chakra("svg");
+const BEND = 9;
+
+interface Props {
+  plan: PlanView;
+  selected: string | undefined;
+  tops: ReadonlyMap<string, number>;
+  scale: TimeScale;
+}
+
+/** The logic links of the selected activity, drawn where both ends are in view. */
+export function LinkLines({ plan, selected, tops, scale }: Props) {
+  const links = plan.links.filter((link) => link.from === selected || link.to === selected);
+  const byId = new Map(plan.activities.map((activity) => [activity.id, activity]));
+  const lines = links.flatMap((link) => {
+    const [from, to] = [byId.get(link.from), byId.get(link.to)];
+    const [fromTop, toTop] = [tops.get(link.from), tops.get(link.to)];
+    if (!from || !to || fromTop === undefined || toTop === undefined) return [];
+    const x1 = scale.x(civil(link.type[0] === "F" ? from.finish : from.start));
+    const x2 = scale.x(civil(link.type[1] === "S" ? to.start : to.finish));
+    const [y1, y2] = [fromTop + ROW_HEIGHT / 2, toTop + ROW_HEIGHT / 2];
+    const end = link.type[1] === "S" ? -BEND : BEND;
+    const d = `M${x1} ${y1}C${x1 + BEND * 2} ${y1} ${x2 + end * 2} ${y2} ${x2} ${y2}`;
+    return [{ key: `${link.from} ${link.to} ${link.type}`, d, x: x2, y: y2 }];
+  });
+  if (lines.length === 0) return null;
+  return (
+    <Svg width={scale.width} height="1px" overflow="visible" display="block" color="action">
+      {lines.map((line) => (
+        <g key={line.key}>
+          <path d={line.d} fill="none" stroke="currentColor" strokeWidth="1.5" />
+          <circle cx={line.x} cy={line.y} r="3" fill="currentColor" />
+        </g>
+      ))}
+    </Svg>
+  );
+}

@@ -1,0 +1,68 @@
+import { Box } from "@chakra-ui/react";
+import type { PlanView } from "../../shared/api/client";
+import { civil, formatDay } from "../../shared/format/dates";
+import { HEADER_HEIGHT } from "../../shared/grid/PlanGrid";
+import { type TimeScale, ticks } from "./timeScale";
+
+const LEAST_LABEL_ROOM = 26;
+
+export function TimelineHeader({ plan, scale }: { plan: PlanView; scale: TimeScale }) {
+  const { coarse, fine } = ticks(scale);
+  const target = plan.project.targetFinish;
+  return (
+    <Box position="absolute" inset="0" overflow="hidden" fontSize="12px" color="softInk">
+      {coarse.map((tick, i) => {
+        const left = Math.max(0, scale.x(tick.time));
+        const right = i + 1 < coarse.length ? scale.x(coarse[i + 1]?.time ?? scale.end) : scale.width;
+        return right - left < LEAST_LABEL_ROOM ? null : (
+          <Box
+            key={tick.time}
+            position="absolute"
+            top="2px"
+            left={`${left + 4}px`}
+            fontWeight="600"
+            color="ink"
+            whiteSpace="nowrap"
+          >
+            {tick.label}
+          </Box>
+        );
+      })}
+      {fine.map((tick, i) => {
+        const left = scale.x(tick.time);
+        const right = scale.x(fine[i + 1]?.time ?? scale.end);
+        const room = Math.min(right, scale.width) - Math.max(0, left);
+        return (
+          <Box
+            key={tick.time}
+            position="absolute"
+            bottom="0"
+            left={`${left}px`}
+            height="20px"
+            borderLeftWidth="1px"
+            borderColor="line"
+            pl="1"
+          >
+            {room >= LEAST_LABEL_ROOM - 4 && left >= 0 ? tick.label : ""}
+          </Box>
+        );
+      })}
+      {target && (
+        <Box
+          position="absolute"
+          bottom="2px"
+          right={`${scale.width - scale.x(civil(target))}px`}
+          pr="1"
+          bg="ground"
+          color="planText"
+          fontWeight="600"
+          whiteSpace="nowrap"
+          height={`${HEADER_HEIGHT / 2 - 4}px`}
+          lineHeight={`${HEADER_HEIGHT / 2 - 4}px`}
+        >
+          target {formatDay(target)}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,113 @@
+import { chakra } from "@chakra-ui/react";
+import type { CalendarView, PlanView } from "../../shared/api/client";
+import { civil, DAY_MS, formatDay } from "../../shared/format/dates";
+import { ROW_HEIGHT } from "../../shared/grid/GridRow";
+import type { Row } from "../../shared/grid/rows";
+import { type TimeScale, ticks } from "./timeScale";
+
+const Svg = chakra("svg");
+const LEAST_RAIL = 2;
+const MIDDLE = ROW_HEIGHT / 2;
+
+interface Props {
+  row: Row;
+  plan: PlanView;
+  scale: TimeScale;
+  calendars: ReadonlyMap<string, CalendarView>;
+}
+
+/** One row's planned work: a thin rail for an activity, a span for a branch, a lozenge for a milestone. */
+export function TimelineRow({ row, plan, scale, calendars }: Props) {
+  const target = plan.project.targetFinish;
+  const calendar = calendars.get(row.kind === "activity" ? row.activity.calendar : "");
+  return (
+    <Svg width={scale.width} height={ROW_HEIGHT} display="block" aria-hidden="true">
+      {ticks(scale).fine.map((tick) => (
+        <line
+          key={tick.time}
+          x1={scale.x(tick.time)}
+          x2={scale.x(tick.time)}
+          y1="0"
+          y2={ROW_HEIGHT}
+          stroke="var(--chakra-colors-line)"
+        />
+      ))}
+      {calendar?.closures.map((closure) => (
+        <rect
+          key={closure.from}
+          x={scale.x(civil(closure.from))}
+          width={scale.x(civil(closure.to) + DAY_MS) - scale.x(civil(closure.from))}
+          height={ROW_HEIGHT}
+          fill="var(--chakra-colors-closed)"
+        >
+          <title>{`${closure.name}, ${formatDay(closure.from)} to ${formatDay(closure.to)}`}</title>
+        </rect>
+      ))}
+      {target && (
+        <line
+          x1={scale.x(civil(target))}
+          x2={scale.x(civil(target))}
+          y1="0"
+          y2={ROW_HEIGHT}
+          stroke="var(--chakra-colors-planText)"
+          strokeDasharray="2 3"
+          strokeWidth="1.5"
+        />
+      )}
+      {row.kind === "branch" ? (
+        <BranchSpan row={row} scale={scale} />
+      ) : (
+        <ActivityRail row={row} scale={scale} />
+      )}
+    </Svg>
+  );
+}
+
+function BranchSpan({ row, scale }: { row: Extract<Row, { kind: "branch" }>; scale: TimeScale }) {
+  const { start, finish } = row.branch;
+  if (!start || !finish) return null;
+  const [from, to] = [scale.x(civil(start)), scale.x(civil(finish))];
+  return (
+    <path
+      d={`M${from} ${MIDDLE + 5}v-5H${to}v5`}
+      fill="none"
+      stroke="var(--chakra-colors-ink)"
+      strokeWidth="1.5"
+    >
+      <title>{`${row.branch.name}: ${formatDay(start)} to ${formatDay(finish)}`}</title>
+    </path>
+  );
+}
+
+function ActivityRail({ row, scale }: { row: Extract<Row, { kind: "activity" }>; scale: TimeScale }) {
+  const { activity } = row;
+  const [from, to] = [scale.x(civil(activity.start)), scale.x(civil(activity.finish))];
+  const title = (
+    <title>{`${activity.name}: ${formatDay(activity.start)} to ${formatDay(activity.finish)}`}</title>
+  );
+  if (activity.kind === "milestone") {
+    return (
+      <path
+        d={`M${to - 5} ${MIDDLE}l5 -5 5 5 -5 5z`}
+        fill={activity.onLongestPath ? "var(--chakra-colors-plan)" : "var(--chakra-colors-ground)"}
+        stroke="var(--chakra-colors-plan)"
+        strokeWidth="1.5"
+      >
+        {title}
+      </path>
+    );
+  }
+  const y = activity.onLongestPath ? MIDDLE - 2 : MIDDLE - 1;
+  return (
+    <rect
+      x={from}
+      y={y}
+      width={Math.max(LEAST_RAIL, to - from)}
+      height={activity.onLongestPath ? 4 : 2}
+      rx="1"
+      fill="var(--chakra-colors-plan)"
+    >
+      {title}
+    </rect>
+  );
+}

@@ -1,0 +1,81 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { RangeView } from "../../shared/api/client";
+import { formatChance, formatDays } from "../../shared/format/numbers";
+import { ROW_HEIGHT } from "../../shared/grid/GridRow";
+import type { Row } from "../../shared/grid/rows";
+import { percentScale, TICKS } from "./percentScale";
+
+const Svg = chakra("svg");
+const BASE = ROW_HEIGHT - 4;
+const TALLEST = ROW_HEIGHT - 8;
+
+/** The axis all rows share: percent of the planned duration. */
+export function RangeHeader({ width }: { width: number }) {
+  const x = percentScale(width);
+  return (
+    <Box position="absolute" inset="0" fontSize="12px" color="softInk">
+      <Box position="absolute" top="2px" left="3">
+        Percent of the planned duration
+      </Box>
+      {TICKS.map((percent) => (
+        <Box
+          key={percent}
+          position="absolute"
+          bottom="2px"
+          left={`${x(percent)}px`}
+          transform="translateX(-50%)"
+          color={percent === 100 ? "planText" : undefined}
+          fontWeight={percent === 100 ? 650 : undefined}
+        >
+          {percent} %
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** One row's density: how wide and how lopsided the estimate is, against the planned value. */
+export function RangeDrawing({ row, width }: { row: Row; width: number }) {
+  const x = percentScale(width);
+  const range = row.kind === "activity" ? row.activity.range : undefined;
+  return (
+    <Svg width={width} height={ROW_HEIGHT} display="block" aria-hidden="true">
+      {TICKS.map((percent) => (
+        <line
+          key={percent}
+          x1={x(percent)}
+          x2={x(percent)}
+          y1="0"
+          y2={ROW_HEIGHT}
+          stroke={percent === 100 ? "var(--chakra-colors-plan)" : "var(--chakra-colors-line)"}
+          strokeWidth={percent === 100 ? 1.5 : 1}
+        />
+      ))}
+      {range && range.density.length > 0 && range.planned > 0 && <Density range={range} x={x} />}
+    </Svg>
+  );
+}
+
+function Density({ range, x }: { range: RangeView; x: (percent: number) => number }) {
+  const percent = (days: number) => (100 * days) / range.planned;
+  const points = range.density.map((height, i) => {
+    const days = range.low + ((range.high - range.low) * i) / (range.density.length - 1);
+    return `${x(percent(days)).toFixed(1)} ${(BASE - (TALLEST * height) / 100).toFixed(1)}`;
+  });
+  const mean = x(percent(range.mean));
+  return (
+    <g>
+      <path
+        d={`M${x(percent(range.low))} ${BASE}L${points.join("L")}L${x(percent(range.high))} ${BASE}Z`}
+        fill="var(--chakra-colors-action)"
+        fillOpacity="0.28"
+        stroke="var(--chakra-colors-action)"
+        strokeWidth="1.2"
+      />
+      <path d={`M${mean} ${BASE}v-6`} stroke="var(--chakra-colors-ink)" strokeWidth="1.5" />
+      <title>
+        {`${formatDays(range.low)} to ${formatDays(range.high)} days, ${formatDays(range.mean)} on average. The planned ${formatDays(range.planned)} days suffice with ${formatChance(range.plannedChance)} chance.`}
+      </title>
+    </g>
+  );
+}

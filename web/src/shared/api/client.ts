@@ -1,0 +1,80 @@
+import type { components } from "./schema";
+
+type Schemas = components["schemas"];
+export type ProjectView = Schemas["ProjectView"];
+export type PlanView = Schemas["PlanView"];
+export type ActivityView = Schemas["ActivityView"];
+export type BranchView = Schemas["BranchView"];
+export type CalendarView = Schemas["CalendarView"];
+export type RangeView = Schemas["RangeView"];
+export type ActivityEdit = Schemas["ActivityEdit"];
+export type EstimateWords = Schemas["EstimateWords"];
+export type EditResult = Schemas["EditResult"];
+export type RunView = Schemas["RunView"];
+export type RunRequest = Schemas["RunRequest"];
+export type Criticality = Schemas["Criticality"];
+export type FinishOdds = Schemas["OddsLocalDateTime"];
+export type CostOdds = Schemas["OddsDouble"];
+export type FinishReading = Schemas["ReadingLocalDateTime"];
+export type CostReading = Schemas["ReadingDouble"];
+
+/** One field's problem, as the server tells it. */
+export interface FieldProblem {
+  pointer: string;
+  message: string;
+}
+
+/** What the server refused, in its own words (RFC 9457). */
+export class ApiError extends Error {
+  readonly status: number;
+  readonly problems: FieldProblem[];
+
+  constructor(status: number, message: string, problems: FieldProblem[]) {
+    super(message);
+    this.status = status;
+    this.problems = problems;
+  }
+}
+
+interface Options {
+  method?: "GET" | "POST" | "PATCH" | "DELETE";
+  /** Sent as JSON; a file is sent as it is. */
+  body?: unknown;
+  ifMatch?: number;
+}
+
+export async function api<T>(path: string, options: Options = {}): Promise<T> {
+  const headers: Record<string, string> = {};
+  if (options.body !== undefined) headers["Content-Type"] = "application/json";
+  if (options.ifMatch !== undefined) headers["If-Match"] = `"${options.ifMatch}"`;
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method: options.method ?? "GET",
+      headers,
+      body:
+        options.body instanceof Blob
+          ? options.body
+          : options.body === undefined
+            ? undefined
+            : JSON.stringify(options.body),
+    });
+  } catch {
+    throw new ApiError(503, "The server does not answer. Nothing was changed; try again in a moment.", []);
+  }
+  if (!response.ok) throw await errorOf(response);
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+async function errorOf(response: Response): Promise<ApiError> {
+  try {
+    const problem = (await response.json()) as { detail?: string; title?: string; problems?: FieldProblem[] };
+    return new ApiError(
+      response.status,
+      problem.detail ?? problem.title ?? response.statusText,
+      problem.problems ?? [],
+    );
+  } catch {
+    return new ApiError(response.status, `The server answered with ${response.status}.`, []);
+  }
+}

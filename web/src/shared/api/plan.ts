@@ -1,0 +1,43 @@
+import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type ActivityEdit, api, type EditResult, type PlanView } from "./client";
+
+export const planKey = (project: string) => ["plan", project];
+
+export function usePlan(project: string) {
+  return useQuery({ queryKey: planKey(project), queryFn: () => api<PlanView>(`/projects/${project}/plan`) });
+}
+
+/** Edits activities, one request after the other, each on the plan as the one before left it. */
+export function useEditActivities(project: string) {
+  const client = useQueryClient();
+  return useMutation({
+    scope: { id: `edit-${project}` },
+    mutationFn: (edits: ActivityEdit[]) =>
+      api<EditResult>(`/projects/${project}/activities`, {
+        method: "PATCH",
+        body: edits,
+        ifMatch: client.getQueryData<PlanView>(planKey(project))?.project.revision,
+      }),
+    onSuccess: (result) =>
+      client.setQueryData<PlanView>(planKey(project), (plan) => plan && merged(plan, result)),
+    onError: () => client.invalidateQueries({ queryKey: planKey(project) }),
+  });
+}
+
+function merged(plan: PlanView, result: EditResult): PlanView {
+  const changed = new Map(result.activities.map((activity) => [activity.id, activity]));
+  return {
+    ...plan,
+    project: { ...plan.project, revision: result.revision },
+    finish: result.finish,
+    branches: result.branches,
+    activities: plan.activities.map((activity) => changed.get(activity.id) ?? activity),
+  };
+}
+
+/** Reads the plan again if it is older than a revision that is known to exist. */
+export function refreshPlan(client: QueryClient, project: string, revision: number) {
+  const known = client.getQueryData<PlanView>(planKey(project))?.project.revision ?? 0;
+  if (known < revision && client.isMutating() === 0)
+    void client.invalidateQueries({ queryKey: planKey(project) });
+}

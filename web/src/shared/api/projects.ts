@@ -1,0 +1,17 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, type ProjectView } from "./client";
+
+const KEY = ["projects"];
+
+export function useProjects() {
+  return useQuery({ queryKey: KEY, queryFn: () => api<ProjectView[]>("/projects") });
+}
+
+/** Brings in a project file. */
+export function useBringIn() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (file: File) => api<ProjectView>("/projects", { method: "POST", body: file }),
+    onSuccess: () => client.invalidateQueries({ queryKey: KEY }),
+  });
+}

@@ -1,0 +1,40 @@
+import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, type RunRequest, type RunView } from "./client";
+
+const runsKey = (project: string) => ["runs", project];
+
+export function useRuns(project: string) {
+  return useQuery({
+    queryKey: runsKey(project),
+    queryFn: () => api<RunView[]>(`/projects/${project}/runs`),
+    // The event stream tells of progress; this is for when it is broken.
+    refetchInterval: (query) => (query.state.data?.some((run) => run.state === "running") ? 3000 : false),
+  });
+}
+
+export function useStartRun(project: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (request: RunRequest) =>
+      api<RunView>(`/projects/${project}/runs`, { method: "POST", body: request }),
+    onSuccess: (run) => takeRun(client, project, run, false),
+  });
+}
+
+export function useStopRun(project: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (run: string) => api<RunView>(`/runs/${run}/stop`, { method: "POST" }),
+    onSuccess: (run) => takeRun(client, project, run, false),
+  });
+}
+
+/** Takes over what is now known of a run; a run that has ended never goes back to running. */
+export function takeRun(client: QueryClient, project: string, run: RunView, newer = true) {
+  client.setQueryData<RunView[]>(runsKey(project), (runs = []) => {
+    const known = runs.find((other) => other.id === run.id);
+    if (!known) return [run, ...runs];
+    const goesBack = (known.state !== "running" || !newer) && run.state === "running";
+    return goesBack ? runs : runs.map((other) => (other.id === run.id ? run : other));
+  });
+}

@@ -1,0 +1,109 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useEffect, useRef, useState } from "react";
+import type { Column } from "./columns";
+import type { Editing } from "./useGridEditing";
+
+export type Leave = "stay" | "down" | "right" | "left";
+
+interface Props {
+  column: Column;
+  editing: Editing;
+  /** Whether this text was typed over the old one, so that the caret stands behind it. */
+  onCommit: (text: string, leave: Leave) => void;
+  onCancel: () => void;
+}
+
+const Input = chakra("input");
+const Select = chakra("select");
+const FIELD = {
+  width: "100%",
+  height: "100%",
+  bg: "panel",
+  color: "ink",
+  borderWidth: "2px",
+  borderColor: "action",
+  outline: "none",
+  px: "1.5",
+  fontVariantNumeric: "tabular-nums",
+} as const;
+
+/** The open cell. Enter and Tab hand the text in, Esc takes it back; a refusal is told below and the text stays. */
+export function CellEditor({ column, editing, onCommit, onCancel }: Props) {
+  const [text, setText] = useState(editing.text);
+  const input = useRef<HTMLInputElement>(null);
+  const choices = column.edit?.choices;
+  useEffect(() => {
+    input.current?.focus();
+    if (editing.refusal) input.current?.select();
+  }, [editing.refusal]);
+
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    event.stopPropagation();
+    const leave =
+      event.key === "Enter" ? "down" : event.key === "Tab" ? (event.shiftKey ? "left" : "right") : undefined;
+    if (leave) {
+      event.preventDefault();
+      onCommit(text, leave);
+    } else if (event.key === "Escape") {
+      event.preventDefault();
+      onCancel();
+    }
+  };
+
+  return (
+    <Box position="absolute" inset="0" zIndex="2" onMouseDown={(event) => event.stopPropagation()}>
+      {choices ? (
+        <Select
+          {...FIELD}
+          autoFocus
+          aria-label={column.title}
+          value={text}
+          onKeyDown={onKeyDown}
+          onBlur={onCancel}
+          onChange={(event) => onCommit(event.target.value, "stay")}
+        >
+          {choices.map((choice) => (
+            <option key={choice.value} value={choice.value}>
+              {choice.label}
+            </option>
+          ))}
+        </Select>
+      ) : (
+        <Input
+          {...FIELD}
+          ref={input}
+          aria-label={column.title}
+          aria-invalid={editing.refusal ? true : undefined}
+          textAlign={column.align}
+          borderColor={editing.refusal ? "risk" : "action"}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={onKeyDown}
+          onBlur={() => (editing.refusal ? onCancel() : onCommit(text, "stay"))}
+        />
+      )}
+      {editing.refusal && (
+        <Box
+          role="alert"
+          position="absolute"
+          top="100%"
+          left="0"
+          mt="1px"
+          width="max-content"
+          maxW="22rem"
+          px="2.5"
+          py="1"
+          bg="riskTint"
+          color="ink"
+          borderWidth="1px"
+          borderColor="risk"
+          textAlign="left"
+          whiteSpace="normal"
+          zIndex="5"
+        >
+          {editing.refusal} Esc takes the old value back.
+        </Box>
+      )}
+    </Box>
+  );
+}

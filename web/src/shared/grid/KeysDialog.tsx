@@ -1,0 +1,47 @@
+import { Box, CloseButton, Dialog, Grid, Portal } from "@chakra-ui/react";
+import { Fragment } from "react";
+
+const KEYS = [
+  ["Arrows, Page Up and Down", "move; with Shift, select a block"],
+  ["Ctrl Home, Ctrl End", "to the first and last row"],
+  ["Typing", "replaces what is in the cell"],
+  ["Enter or F2", "opens the cell; on a branch, opens or closes it"],
+  ["Enter, Tab", "hands the entry in and goes down, or on"],
+  ["Esc", "takes the old value back"],
+  ["Delete", "takes an estimate away"],
+  ["Ctrl C, Ctrl V", "copies and pastes blocks, to and from any spreadsheet"],
+  ["Ctrl D", "fills the selected block down from its first row"],
+  ["← and → on a branch's name", "closes and opens it"],
+  ["← and → on the reading line", "moves it by one percent; with Shift by ten"],
+  ["?", "shows this"],
+] as const;
+
+export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(change) => !change.open && onClose()} size="md">
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content bg="panel" color="ink">
+            <Dialog.Header>
+              <Dialog.Title>Keys</Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body>
+              <Grid templateColumns="auto 1fr" columnGap="6" rowGap="1.5">
+                {KEYS.map(([keys, what]) => (
+                  <Fragment key={keys}>
+                    <Box fontWeight="600">{keys}</Box>
+                    <Box color="softInk">{what}</Box>
+                  </Fragment>
+                ))}
+              </Grid>
+            </Dialog.Body>
+            <Dialog.CloseTrigger asChild>
+              <CloseButton size="sm" />
+            </Dialog.CloseTrigger>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

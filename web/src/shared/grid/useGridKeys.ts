@@ -1,0 +1,89 @@
+import type { KeyboardEvent } from "react";
+import { type Block, type Fill, fillEdits } from "./block";
+import type { Column } from "./columns";
+import type { Place } from "./gridStore";
+import type { Row } from "./rows";
+import type { useGridEditing } from "./useGridEditing";
+
+interface Grid {
+  rows: Row[];
+  columns: Column[];
+  active?: Place;
+  block?: Block;
+  pageRows: number;
+  select: (row: number, column: number, extend?: boolean) => void;
+  toggle: (row: Row) => void;
+  editing: ReturnType<typeof useGridEditing>;
+}
+
+/** The keys of the grid while no cell is open; those of an open cell are its own. */
+export function useGridKeys(grid: Grid) {
+  const { rows, columns, editing, block } = grid;
+  const r = rows.findIndex((row) => row.id === grid.active?.row);
+  const c = columns.findIndex((column) => column.id === grid.active?.column);
+  const row = rows[r];
+  const column = columns[c];
+
+  const step = (event: KeyboardEvent, rowStep: number, columnStep: number) => {
+    event.preventDefault();
+    grid.select(r + rowStep, c + columnStep, event.shiftKey && event.key !== "Tab");
+  };
+  const fill = (text: Fill) => {
+    if (block) void editing.sendBlock(fillEdits(rows, columns, block, text));
+  };
+  const fillDown = () => {
+    const source = block && rows[block.top];
+    if (source?.kind !== "activity") return;
+    fill((_, offset) => columns[(block?.left ?? 0) + offset]?.edit?.start(source.activity));
+  };
+
+  const withControl = (event: KeyboardEvent) => {
+    if (event.key === "Home") step(event, -rows.length, -columns.length);
+    else if (event.key === "End") step(event, rows.length, columns.length);
+    else if (event.key.toLowerCase() === "d") {
+      event.preventDefault();
+      fillDown();
+    }
+  };
+
+  return (event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey) return withControl(event);
+    switch (event.key) {
+      case "ArrowUp":
+        return step(event, -1, 0);
+      case "ArrowDown":
+        return step(event, 1, 0);
+      case "ArrowLeft":
+        if (row?.kind === "branch" && row.open && column?.id === "name") return grid.toggle(row);
+        return step(event, 0, -1);
+      case "ArrowRight":
+        if (row?.kind === "branch" && !row.open && column?.id === "name") return grid.toggle(row);
+        return step(event, 0, 1);
+      case "PageUp":
+        return step(event, -grid.pageRows, 0);
+      case "PageDown":
+        return step(event, grid.pageRows, 0);
+      case "Home":
+        return step(event, 0, -columns.length);
+      case "End":
+        return step(event, 0, columns.length);
+      case "Tab":
+        // At the edge Tab leaves the grid, so that the keyboard is never trapped.
+        if (c + (event.shiftKey ? -1 : 1) in columns) step(event, 0, event.shiftKey ? -1 : 1);
+        return;
+      case "Delete":
+      case "Backspace":
+        event.preventDefault();
+        return fill((_, offset) => (columns[(block?.left ?? 0) + offset]?.edit?.cleared ? "" : undefined));
+    }
+    if (!row || !column) return;
+    if (event.key === "Enter" || event.key === "F2") {
+      event.preventDefault();
+      if (row.kind === "branch") grid.toggle(row);
+      else editing.start(row, column);
+    } else if (event.key.length === 1 && !event.altKey && event.key !== "?") {
+      event.preventDefault();
+      editing.start(row, column, column.edit?.choices ? undefined : event.key);
+    }
+  };
+}
