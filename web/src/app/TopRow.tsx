@@ -44,9 +44,9 @@ export function TopRow({ projectId, name }: { projectId: string; name: string })
             px="3"
             color="softInk"
             fontWeight="500"
-            borderBottom="3px solid transparent"
+            borderY="3px solid transparent"
             _hover={{ color: "ink" }}
-            css={{ "&.active": { color: "action", borderColor: "action", fontWeight: 600 } }}
+            css={{ "&.active": { color: "action", borderBottomColor: "action", fontWeight: 600 } }}
           >
             {stage.name}
           </StageLink>

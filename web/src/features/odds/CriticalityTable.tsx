@@ -9,7 +9,7 @@ import { useCriticality } from "./useOdds";
 
 const Bar = chakra("div");
 const ROW = 30;
-const COLUMNS = "64px minmax(180px, 1fr) 92px 220px 90px 90px";
+const COLUMNS = "64px minmax(160px, 330px) 92px minmax(120px, 1fr) 90px 80px";
 
 /** How often each activity drove the finish, the most frequent first. */
 export function CriticalityTable({ run }: { run: string }) {
@@ -104,10 +104,10 @@ export function CriticalityTable({ run }: { run: string }) {
                     />
                   </Box>
                   <Box role="cell" textAlign="right">
-                    {formatOne(row.meanDays)}
+                    {row.meanDays > 0 && formatOne(row.meanDays)}
                   </Box>
                   <Box role="cell" textAlign="right" color="softInk">
-                    {formatOne(row.sdDays)}
+                    {row.sdDays > 0 && formatOne(row.sdDays)}
                   </Box>
                 </Box>
               )

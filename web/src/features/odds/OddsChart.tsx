@@ -3,6 +3,7 @@ import type { EChartsCoreOption } from "echarts/core";
 import type { CustomSeriesRenderItemAPI, CustomSeriesRenderItemParams } from "echarts/types/dist/shared";
 import { useMemo, useRef } from "react";
 import { EChart } from "../../shared/charts/EChart";
+import { type Colors, useColors } from "../../shared/charts/useColors";
 import { formatChance, formatWhole } from "../../shared/format/numbers";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
 import { type Axis, chartAxis, GRID } from "./chartAxis";
@@ -25,7 +26,8 @@ export function OddsChart({ quantity, reading, line, onLine }: Props) {
   const width = useWidth(box);
   const height = useHeight(box);
   const axis = useMemo(() => chartAxis(quantity, width, height), [quantity, width, height]);
-  const option = useMemo(() => chartOption(quantity, axis), [quantity, axis]);
+  const colors = useColors();
+  const option = useMemo(() => chartOption(quantity, axis, colors), [quantity, axis, colors]);
   const ready = width > 0 && height > 0;
   return (
     <Box ref={box} position="relative" width="100%" height="100%">
@@ -51,19 +53,19 @@ export function OddsChart({ quantity, reading, line, onLine }: Props) {
   );
 }
 
-function chartOption(quantity: Quantity, axis: Axis): EChartsCoreOption {
+function chartOption(quantity: Quantity, axis: Axis, colors: Colors): EChartsCoreOption {
   const { edges, counts, curve } = quantity;
   const total = counts.reduce((sum, count) => sum + count, 0);
   const bins = counts.map((count, i) => [edges[i] ?? 0, edges[i + 1] ?? 0, count]);
-  const text = { color: "var(--chakra-colors-softInk)", fontFamily: "Source Sans 3 Variable", fontSize: 12 };
+  const text = { color: colors.softInk, fontFamily: "Source Sans 3 Variable", fontSize: 12 };
   const bar = (_: CustomSeriesRenderItemParams, api: CustomSeriesRenderItemAPI) => {
     const [left = 0, bottom = 0] = api.coord([api.value(0), 0]);
     const [right = 0, top = 0] = api.coord([api.value(1), api.value(2)]);
     return {
       type: "rect" as const,
       shape: { x: left + 0.5, y: top, width: Math.max(1, right - left - 1), height: bottom - top },
-      style: { fill: "var(--chakra-colors-simulatedSoft)" },
-      emphasis: { style: { fill: "var(--chakra-colors-simulated)" } },
+      style: { fill: colors.simulatedSoft },
+      emphasis: { style: { fill: colors.simulated } },
     };
   };
   return {
@@ -72,9 +74,9 @@ function chartOption(quantity: Quantity, axis: Axis): EChartsCoreOption {
     grid: { ...GRID, containLabel: false },
     tooltip: {
       trigger: "item",
-      backgroundColor: "var(--chakra-colors-panel)",
-      borderColor: "var(--chakra-colors-line)",
-      textStyle: { color: "var(--chakra-colors-ink)", fontFamily: text.fontFamily },
+      backgroundColor: colors.panel,
+      borderColor: colors.line,
+      textStyle: { color: colors.ink, fontFamily: text.fontFamily },
       formatter: ({ value }: { value: number[] }) =>
         `${quantity.format(value[0] ?? 0)} to ${quantity.format(value[1] ?? 0)}<br/><b>${formatWhole(value[2] ?? 0)} futures, ${formatChance((value[2] ?? 0) / total)}</b>`,
     },
@@ -82,8 +84,8 @@ function chartOption(quantity: Quantity, axis: Axis): EChartsCoreOption {
       type: quantity.name === "finish" ? "time" : "value",
       min: axis.min,
       max: axis.max,
-      axisLine: { lineStyle: { color: "var(--chakra-colors-strongLine)" } },
-      axisTick: { show: true, lineStyle: { color: "var(--chakra-colors-strongLine)" } },
+      axisLine: { lineStyle: { color: colors.strongLine } },
+      axisTick: { show: true, lineStyle: { color: colors.strongLine } },
       splitLine: { show: false },
       splitNumber: 7,
       axisLabel: {
@@ -102,8 +104,10 @@ function chartOption(quantity: Quantity, axis: Axis): EChartsCoreOption {
         max: 100,
         interval: 20,
         position: "right",
+        axisLine: { show: false },
+        axisTick: { show: false },
         axisLabel: { ...text, formatter: "{value} %" },
-        splitLine: { lineStyle: { color: "var(--chakra-colors-line)" } },
+        splitLine: { lineStyle: { color: colors.line } },
       },
     ],
     series: [
@@ -114,7 +118,7 @@ function chartOption(quantity: Quantity, axis: Axis): EChartsCoreOption {
         data: curve.map((value, i) => [value, (100 * i) / (curve.length - 1)]),
         showSymbol: false,
         silent: true,
-        lineStyle: { color: "var(--chakra-colors-simulated)", width: 2.5 },
+        lineStyle: { color: colors.simulated, width: 2.5 },
       },
     ],
   };

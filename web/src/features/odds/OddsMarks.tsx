@@ -37,7 +37,7 @@ export function OddsMarks({ quantity, axis, width, height }: Props) {
         x={planX + side(planX) * 9}
         y={axis.top - 10}
         textAnchor={side(planX) < 0 ? "end" : "start"}
-        fill="var(--chakra-colors-planText)"
+        fill="var(--chakra-colors-plan-text)"
         fontWeight="600"
       >
         plan {format(plan.value)}: {formatChance(plan.chance)}

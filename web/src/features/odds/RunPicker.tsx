@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react";
 import type { RunView } from "../../shared/api/client";
-import { formatDay, formatMoment } from "../../shared/format/dates";
+import { formatMoment } from "../../shared/format/dates";
 import { formatWhole } from "../../shared/format/numbers";
 
 const Select = chakra("select");
@@ -12,9 +12,14 @@ const STATES: Record<string, string> = {
 };
 
 function describe(run: RunView): string {
-  const state = STATES[run.state];
-  const head = `Run ${run.number}, ${formatMoment(run.startedAt)}: ${formatWhole(run.done)} futures, seed ${run.seed}`;
-  return [head, state, run.p80Finish && `P80 ${formatDay(run.p80Finish)}`].filter(Boolean).join(", ");
+  const parts = [
+    `Run ${run.number}`,
+    formatMoment(run.startedAt),
+    `${formatWhole(run.done)} futures`,
+    `seed ${run.seed}`,
+    STATES[run.state],
+  ];
+  return parts.filter(Boolean).join(" · ");
 }
 
 /** The recorded runs, newest first; any that has results can be opened. */

@@ -1,7 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import type { PlanView } from "../../shared/api/client";
 import { civil, formatDay } from "../../shared/format/dates";
-import { HEADER_HEIGHT } from "../../shared/grid/PlanGrid";
 import { type TimeScale, ticks } from "./timeScale";
 
 const LEAST_LABEL_ROOM = 26;
@@ -50,15 +49,13 @@ export function TimelineHeader({ plan, scale }: { plan: PlanView; scale: TimeSca
       {target && (
         <Box
           position="absolute"
-          bottom="2px"
+          top="2px"
           right={`${scale.width - scale.x(civil(target))}px`}
           pr="1"
           bg="ground"
           color="planText"
           fontWeight="600"
           whiteSpace="nowrap"
-          height={`${HEADER_HEIGHT / 2 - 4}px`}
-          lineHeight={`${HEADER_HEIGHT / 2 - 4}px`}
         >
           target {formatDay(target)}
         </Box>

@@ -49,7 +49,7 @@ export function TimelineRow({ row, plan, scale, calendars }: Props) {
           x2={scale.x(civil(target))}
           y1="0"
           y2={ROW_HEIGHT}
-          stroke="var(--chakra-colors-planText)"
+          stroke="var(--chakra-colors-plan-text)"
           strokeDasharray="2 3"
           strokeWidth="1.5"
         />

@@ -3,8 +3,6 @@ import { formatDays } from "../../shared/format/numbers";
 import { codeColumn, type Column, daysColumn, nameColumn } from "../../shared/grid/columns";
 import type { PlanView } from "../../shared/api/client";
 
-const SHORT_FLOAT = 0.005;
-
 /** Predecessors as text: "A10; A20FS+3d". A plain finish-start link is its code alone. */
 function predecessors(plan: PlanView): Map<string, string> {
   const texts = new Map<string, string>();
@@ -58,13 +56,12 @@ export function planColumns(plan: PlanView): Column[] {
     {
       id: "float",
       title: "Float",
-      hint: "Working days the activity may slip before the planned finish of the project moves. None: it lies on the longest path.",
+      hint: "Working days, to the half, the activity may slip before the planned finish of the project moves",
       width: 50,
       align: "right",
       text: (row) => {
         if (row.kind === "branch") return "";
-        const days = row.activity.totalFloatDays;
-        return Math.abs(days) < SHORT_FLOAT ? "0" : formatDays(Math.round(days * 10) / 10);
+        return formatDays(Math.round(row.activity.totalFloatDays * 2) / 2 + 0);
       },
     },
   ];

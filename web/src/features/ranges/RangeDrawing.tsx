@@ -58,10 +58,14 @@ export function RangeDrawing({ row, width }: { row: Row; width: number }) {
 
 function Density({ range, x }: { range: RangeView; x: (percent: number) => number }) {
   const percent = (days: number) => (100 * days) / range.planned;
-  const points = range.density.map((height, i) => {
-    const days = range.low + ((range.high - range.low) * i) / (range.density.length - 1);
-    return `${x(percent(days)).toFixed(1)} ${(BASE - (TALLEST * height) / 100).toFixed(1)}`;
-  });
+  const point = (days: number, height: number) =>
+    `${x(percent(days)).toFixed(1)} ${(BASE - (TALLEST * height) / 100).toFixed(1)}`;
+  const evenly = range.density.map((height, i) =>
+    point(range.low + ((range.high - range.low) * i) / (range.density.length - 1), height),
+  );
+  // A triangle is its three corners; even steps would cut off its tip.
+  const points =
+    range.shape === "triangular" && range.likely !== undefined ? [point(range.likely, 100)] : evenly;
   const mean = x(percent(range.mean));
   return (
     <g>

@@ -8,7 +8,7 @@ import { useEffect, useRef } from "react";
 
 echarts.use([CustomChart, LineChart, GridComponent, TooltipComponent, AriaComponent, SVGRenderer]);
 
-/** A chart that fills its box. Colours may be the theme's variables, as everything is drawn as SVG. */
+/** A chart that fills its box. */
 export function EChart({ option, label }: { option: EChartsCoreOption; label: string }) {
   const box = useRef<HTMLDivElement>(null);
   const chart = useRef<EChartsType>(undefined);

@@ -16,6 +16,7 @@ import app.tychon.core.uncertainty.Distributions;
 import app.tychon.core.uncertainty.FixedDistribution;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /** A plan made ready to simulate: network, uncertain durations and costs. Immutable; share it between runs. */
 public final class CompiledPlan {
@@ -31,12 +32,13 @@ public final class CompiledPlan {
         Map<String, CalendarDefinition> calendars = new HashMap<>();
         network.plan().calendars().forEach(c -> calendars.put(c.id(), c));
         durations = new UncertainInput[network.size()];
-        for (int i = 0; i < durations.length; i++) {
+        // Tables of inverses cost the most of compiling, and no row's depends on another's.
+        IntStream.range(0, durations.length).parallel().forEach(i -> {
             Activity activity = network.activity(i);
             durations[i] = new UncertainInput(
                     Stream.of(Stream.Role.DURATION, activity.id()),
                     duration(activity, calendars.get(activity.calendar()), network.planned(i)));
-        }
+        });
         costs = CostModel.of(network, pass);
         schedule = Scheduler.schedule(network);
     }
