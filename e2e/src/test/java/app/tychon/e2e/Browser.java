@@ -1,0 +1,152 @@
+package app.tychon.e2e;
+
+import java.io.File;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import org.openqa.selenium.By;
+import org.openqa.selenium.ElementClickInterceptedException;
+import org.openqa.selenium.ElementNotInteractableException;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.NoSuchElementException;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Headless Chromium, driven in the words of the interface. Every look waits until there is what it looks for. */
+final class Browser implements AutoCloseable {
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
+
+    private static final Duration BETWEEN_LOOKS = Duration.ofMillis(50);
+
+    private final ChromeDriver driver;
+
+    Browser() {
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--disable-dev-shm-usage",
+                "--window-size=1280,800");
+        options.setExperimentalOption("prefs", Map.of("intl.accept_languages", "en-GB"));
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+                .usingAnyFreePort()
+                .build();
+        driver = new ChromeDriver(service, options);
+    }
+
+    void open(String address) {
+        driver.get(address);
+    }
+
+    String address() {
+        return driver.getCurrentUrl();
+    }
+
+    /** The visible element that a CSS selector finds. */
+    WebElement see(String selector) {
+        return until(() -> {
+            WebElement found = driver.findElement(By.cssSelector(selector));
+            return found.isDisplayed() ? found : null;
+        });
+    }
+
+    /** Waits until an element says something. */
+    String read(String selector, String expected) {
+        return until(() -> {
+            String text = see(selector).getText();
+            return text.contains(expected) ? text : null;
+        });
+    }
+
+    /** Waits until an element says something else than before. */
+    String readOtherThan(String selector, String before) {
+        return until(() -> {
+            String text = see(selector).getText();
+            return text.isBlank() || text.equals(before) ? null : text;
+        });
+    }
+
+    boolean isGone(String selector) {
+        return until(() -> driver.findElements(By.cssSelector(selector)).isEmpty() ? Boolean.TRUE : null);
+    }
+
+    void press(String button) {
+        until(() -> {
+            driver.findElement(By.xpath("//button[normalize-space()='" + button + "']"))
+                    .click();
+            return Boolean.TRUE;
+        });
+    }
+
+    void goTo(String stage) {
+        until(() -> {
+            driver.findElement(By.linkText(stage)).click();
+            return Boolean.TRUE;
+        });
+    }
+
+    /** Selects a cell of the plan's grid by activity and column. */
+    void select(String row, String column) {
+        until(() -> {
+            driver.findElement(By.cssSelector(cell(row, column))).click();
+            return Boolean.TRUE;
+        });
+    }
+
+    static String cell(String row, String column) {
+        return "[data-row='" + row + "'] [data-column='" + column + "']";
+    }
+
+    /** Types into whatever has the focus, as a person would. */
+    void type(CharSequence... keys) {
+        driver.switchTo().activeElement().sendKeys(keys);
+    }
+
+    /** Types over a field and hands it in. */
+    void enter(String selector, String text) {
+        see(selector).click();
+        type(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
+    }
+
+    /** Gives a file to a file input, which may be hidden. */
+    void choose(String selector, String path) {
+        until(() -> driver.findElement(By.cssSelector(selector))).sendKeys(path);
+    }
+
+    List<WebElement> all(String selector) {
+        return driver.findElements(By.cssSelector(selector));
+    }
+
+    void scroll(String selector, int top) {
+        ((JavascriptExecutor) driver).executeScript("arguments[0].scrollTop = arguments[1]", see(selector), top);
+    }
+
+    /** Tries again until there is a value: the page may be about to change under the look. */
+    private <T> T until(Supplier<T> look) {
+        return new WebDriverWait(driver, PATIENCE, BETWEEN_LOOKS)
+                .ignoring(NoSuchElementException.class)
+                .ignoring(StaleElementReferenceException.class)
+                .ignoring(ElementClickInterceptedException.class)
+                .ignoring(ElementNotInteractableException.class)
+                .until(d -> look.get());
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

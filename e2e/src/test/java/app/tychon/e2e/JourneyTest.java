@@ -1,0 +1,193 @@
+package app.tychon.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.tychon.core.RandomPlans;
+import app.tychon.exchange.ProjectFileWriter;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+
+class JourneyTest {
+    private static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
+            .toAbsolutePath()
+            .normalize();
+    private static final String READING = "[data-testid='reading']";
+    private static final String REFUSAL = "[role='treegrid'] [role='alert']";
+    private static final String P80 = "[data-level='80']";
+
+    @TempDir
+    static Path folder;
+
+    private static LiveServer server;
+    private Browser browser;
+
+    @BeforeAll
+    static void startServer() {
+        server = LiveServer.start(folder.resolve("data"));
+    }
+
+    @AfterAll
+    static void stopServer() {
+        server.close();
+    }
+
+    @BeforeEach
+    void openBrowser() {
+        browser = new Browser();
+    }
+
+    @AfterEach
+    void closeBrowser() {
+        browser.close();
+    }
+
+    private void bringIn(Path file) {
+        browser.open(server.address());
+        browser.choose("[aria-label='Project file']", file.toString());
+        browser.see("[role='treegrid'][aria-label='Plan']");
+    }
+
+    private void setRun(String iterations, String seed) {
+        browser.see("[aria-label='Settings of the run']").click();
+        browser.enter("input[aria-label='Iterations']", iterations);
+        browser.enter("input[aria-label='Seed']", seed);
+        browser.type(Keys.ESCAPE);
+    }
+
+    @Test
+    void fromTheDemoToP80AfterAnEdit() {
+        bringIn(DEMO);
+        browser.read("[data-row='S20']", "Environmental and access permit");
+        browser.read("main", "Planned to finish on 10 Jul 2028");
+
+        browser.goTo("Odds");
+        browser.read("main", "No future of this plan has been simulated yet");
+        setRun("5000", "4711");
+        browser.press("Simulate");
+        String before = browser.read(READING, "Four futures in five finish by");
+        String p80 = browser.see(P80).getText();
+        browser.read("[aria-label='Recorded run']", "seed 4711");
+
+        // The reading line, in both directions.
+        browser.enter("[aria-label='Chance in percent']", "50");
+        browser.read(READING, "Half of all futures finish by");
+        browser.enter("[aria-label='Date']", "1 Sep 2028");
+        browser.read(READING, "finish by 1 Sep");
+        browser.see("[role='slider']").click();
+        browser.type(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
+        browser.readOtherThan(READING, before);
+        browser.enter("[aria-label='Another level']", "85");
+        browser.read("[data-level='85']", "P85");
+        browser.enter("[aria-label='Date']", "some day");
+        browser.read("main [role='alert']", "not “some day”");
+        browser.type(Keys.ESCAPE);
+
+        browser.press("What drives the finish");
+        browser.read("[role='table'][aria-label='Criticality'] [data-row='I80']", "100 %");
+
+        // Wider and later ranges, typed in the grid.
+        browser.goTo("Ranges");
+        browser.select("S20", "high");
+        browser.type("190", Keys.TAB);
+        browser.read(Browser.cell("S20", "high"), "190");
+        browser.select("S40", "likely");
+        browser.type("55", Keys.ENTER);
+        browser.read(Browser.cell("S40", "likely"), "55");
+
+        browser.goTo("Odds");
+        browser.read("main [role='status']", "The plan has changed since run 1");
+        browser.press("Simulate");
+        browser.isGone("[data-stale='true']");
+        browser.read("[aria-label='Recorded run']", "Run 2");
+        String after = browser.read(READING, "Four futures in five finish by");
+        assertThat(after).isNotEqualTo(before);
+        assertThat(browser.see(P80).getText()).isNotEqualTo(p80);
+    }
+
+    @Test
+    void badInputIsRefusedInTheCellAndNothingElseIsLost() {
+        bringIn(DEMO);
+        browser.goTo("Ranges");
+        String name = browser.see(Browser.cell("S20", "name")).getText();
+
+        refuse("S20", "low", "500", "Low 500 is above likely 80");
+        refuse("S20", "high", "12x", "A number of days is needed, not “12x”");
+        refuse("S20", "low", "-4", "A duration cannot be below zero");
+        refuse("S20", "days", "-4", "A duration cannot be below zero");
+        refuse("S20", "days", "soon", "such as 12d, not \"soon\"");
+        refuse("S20", "name", " ", "The name is empty");
+
+        assertThat(browser.see(Browser.cell("S20", "name")).getText()).isEqualTo(name);
+        assertThat(browser.see(Browser.cell("S20", "low")).getText()).isEqualTo("50");
+        assertThat(browser.see(Browser.cell("S20", "high")).getText()).isEqualTo("140");
+        assertThat(browser.see(Browser.cell("S20", "days")).getText()).isEqualTo("80");
+    }
+
+    private void refuse(String row, String column, String typed, String reason) {
+        browser.select(row, column);
+        browser.type(typed, Keys.ENTER);
+        browser.read(REFUSAL, reason);
+        browser.type(Keys.ESCAPE);
+        browser.isGone(REFUSAL);
+    }
+
+    @Test
+    void rowsAndSelectionStayFromStageToStageAndBlocksFillDown() {
+        bringIn(DEMO);
+        browser.select("E20", "name");
+        browser.goTo("Ranges");
+        assertThat(browser.see("#cell-E20-name").getAttribute("aria-selected")).isEqualTo("true");
+
+        browser.select("E20", "shape");
+        browser.see("[role='treegrid']").sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_DOWN));
+        browser.type(Keys.chord(Keys.CONTROL, "d"));
+        String shape = browser.see(Browser.cell("E20", "shape")).getText();
+        browser.read(Browser.cell("E30", "shape"), shape);
+
+        browser.select("E30", "high");
+        browser.type(Keys.DELETE);
+        browser.read(Browser.cell("E30", "shape"), "Certain");
+        browser.type("30", Keys.ENTER);
+        browser.read(Browser.cell("E30", "high"), "30");
+        browser.read(Browser.cell("E30", "shape"), "Triangular");
+    }
+
+    @Test
+    void aBadFileIsRefusedWithItsProblems() throws IOException {
+        Path bad = folder.resolve("bad.tychon.json");
+        Files.writeString(bad, Files.readString(DEMO).replace("\"duration\": \"12d\"", "\"duration\": \"a while\""));
+        browser.open(server.address());
+        browser.choose("[aria-label='Project file']", bad.toString());
+        browser.read("[role='alert']", "not \"a while\"");
+    }
+
+    @Test
+    void aPlanOfFiveThousandActivitiesOpensScrollsAndIsEdited() throws IOException {
+        Path large = folder.resolve("large.tychon.json");
+        try (OutputStream out = Files.newOutputStream(large)) {
+            ProjectFileWriter.write(RandomPlans.oneCalendar(1, 5000), out);
+        }
+        bringIn(large);
+        browser.goTo("Ranges");
+        assertThat(browser.all("[role='treegrid'] [data-row]"))
+                .as("rows in the page at once")
+                .hasSizeLessThan(120);
+        browser.scroll("[role='treegrid']", 60_000);
+        browser.isGone("[data-row='W']");
+        browser.see("[role='treegrid']").sendKeys(Keys.chord(Keys.CONTROL, Keys.HOME));
+        browser.read("[data-row='W']", "All work");
+        browser.goTo("Odds");
+        setRun("1000", "1");
+        browser.press("Simulate");
+        browser.read(READING, "Four futures in five finish by");
+    }
+}

@@ -1,0 +1,41 @@
+package app.tychon.e2e;
+
+import app.tychon.server.TychonApplication;
+import app.tychon.server.database.OwnDatabase;
+import java.nio.file.Path;
+import java.util.Map;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The server as it really runs, on a database of its own in a folder, until it is closed. */
+final class LiveServer implements AutoCloseable {
+    private final OwnDatabase database;
+    private final ConfigurableApplicationContext application;
+
+    private LiveServer(Path folder) {
+        database = OwnDatabase.start(folder);
+        SpringApplication spring = new SpringApplication(TychonApplication.class);
+        spring.setDefaultProperties(Map.of(
+                "spring.datasource.url", database.address().url(),
+                "spring.datasource.username", database.address().user(),
+                "spring.datasource.password", database.address().password(),
+                "server.port", 0));
+        application = spring.run();
+    }
+
+    static LiveServer start(Path folder) {
+        return new LiveServer(folder);
+    }
+
+    String address() {
+        int port = ((WebServerApplicationContext) application).getWebServer().getPort();
+        return "http://127.0.0.1:" + port;
+    }
+
+    @Override
+    public void close() {
+        application.close();
+        database.close();
+    }
+}
