@@ -1,4 +1,5 @@
 import { civil, DAY_MS } from "../../shared/format/dates";
+import { locale } from "../../shared/format/locale";
 import type { PlanView } from "../../shared/api/client";
 
 export type Zoom = "whole" | "months" | "weeks" | "days";
@@ -67,15 +68,15 @@ function starts(unit: Unit, scale: TimeScale): number[] {
 }
 
 const formats = {
-  day: new Intl.DateTimeFormat(navigator.language, { timeZone: "UTC", day: "numeric" }),
-  week: new Intl.DateTimeFormat(navigator.language, { timeZone: "UTC", day: "numeric" }),
-  month: new Intl.DateTimeFormat(navigator.language, { timeZone: "UTC", month: "short" }),
-  monthOfYear: new Intl.DateTimeFormat(navigator.language, {
+  day: new Intl.DateTimeFormat(locale, { timeZone: "UTC", day: "numeric" }),
+  week: new Intl.DateTimeFormat(locale, { timeZone: "UTC", day: "numeric" }),
+  month: new Intl.DateTimeFormat(locale, { timeZone: "UTC", month: "short" }),
+  monthOfYear: new Intl.DateTimeFormat(locale, {
     timeZone: "UTC",
     month: "long",
     year: "numeric",
   }),
-  year: new Intl.DateTimeFormat(navigator.language, { timeZone: "UTC", year: "numeric" }),
+  year: new Intl.DateTimeFormat(locale, { timeZone: "UTC", year: "numeric" }),
 };
 
 /** Two rows of labels, coarse over fine, as the room allows. */

@@ -1,4 +1,5 @@
-const locale = navigator.language;
+import { locale } from "./locale";
+
 const inUtc = { timeZone: "UTC" } as const;
 const day = new Intl.DateTimeFormat(locale, { ...inUtc, day: "numeric", month: "short", year: "numeric" });
 const shortDay = new Intl.DateTimeFormat(locale, { ...inUtc, day: "numeric", month: "short" });

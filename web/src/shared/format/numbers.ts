@@ -1,4 +1,5 @@
-const locale = navigator.language;
+import { locale } from "./locale";
+
 const upToTwo = new Intl.NumberFormat(locale, { maximumFractionDigits: 2 });
 const one = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 const whole = new Intl.NumberFormat(locale, { maximumFractionDigits: 0 });
