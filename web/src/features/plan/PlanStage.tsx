@@ -1,14 +1,16 @@
 import { Box } from "@chakra-ui/react";
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { formatDay } from "../../shared/format/dates";
 import { formatMoney, formatWhole } from "../../shared/format/numbers";
 import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
+import type { Row } from "../../shared/grid/rows";
 import { Choice } from "../../shared/ui/Choice";
 import { StageRow } from "../../shared/ui/StageRow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { LinkLines } from "./LinkLines";
 import { planColumns } from "./planColumns";
+import { TimelineBackground } from "./TimelineBackground";
 import { TimelineHeader } from "./TimelineHeader";
 import { TimelineRow } from "./TimelineRow";
 import { extent, timeScale, wantedWidth, type Zoom } from "./timeScale";
@@ -30,12 +32,19 @@ export function PlanStage() {
     () => new Map(plan.calendars.map((calendar) => [calendar.id, calendar])),
     [plan.calendars],
   );
-  const range = extent(plan);
+  const range = useMemo(() => extent(plan), [plan]);
+  const row = useCallback(
+    (one: Row, width: number) => (
+      <TimelineRow row={one} scale={timeScale(range, width)} calendars={calendars} />
+    ),
+    [range, calendars],
+  );
   const drawing: Drawing = {
     width: wantedWidth(zoom, range),
     header: (width) => <TimelineHeader plan={plan} scale={timeScale(range, width)} />,
-    row: (row, width) => (
-      <TimelineRow row={row} plan={plan} scale={timeScale(range, width)} calendars={calendars} />
+    row,
+    behind: (width, height) => (
+      <TimelineBackground plan={plan} scale={timeScale(range, width)} height={height} />
     ),
     over: (tops, width) => (
       <LinkLines plan={plan} selected={selected} tops={tops} scale={timeScale(range, width)} />

@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react";
-import type { CalendarView, PlanView } from "../../shared/api/client";
+import type { CalendarView } from "../../shared/api/client";
 import { civil, DAY_MS, formatDay } from "../../shared/format/dates";
 import { ROW_HEIGHT } from "../../shared/grid/GridRow";
 import type { Row } from "../../shared/grid/rows";
-import { type TimeScale, ticks } from "./timeScale";
+import type { TimeScale } from "./timeScale";
 
 const Svg = chakra("svg");
 const LEAST_RAIL = 2;
@@ -11,28 +11,19 @@ const MIDDLE = ROW_HEIGHT / 2;
 
 interface Props {
   row: Row;
-  plan: PlanView;
   scale: TimeScale;
   calendars: ReadonlyMap<string, CalendarView>;
 }
 
 /** One row's planned work: a thin rail for an activity, a span for a branch, a lozenge for a milestone. */
-export function TimelineRow({ row, plan, scale, calendars }: Props) {
-  const target = plan.project.targetFinish;
+export function TimelineRow({ row, scale, calendars }: Props) {
   const calendar = calendars.get(row.kind === "activity" ? row.activity.calendar : "");
+  const closures = (calendar?.closures ?? []).filter(
+    (closure) => civil(closure.from) < scale.end && civil(closure.to) > scale.start,
+  );
   return (
     <Svg width={scale.width} height={ROW_HEIGHT} display="block" aria-hidden="true">
-      {ticks(scale).fine.map((tick) => (
-        <line
-          key={tick.time}
-          x1={scale.x(tick.time)}
-          x2={scale.x(tick.time)}
-          y1="0"
-          y2={ROW_HEIGHT}
-          stroke="var(--chakra-colors-line)"
-        />
-      ))}
-      {calendar?.closures.map((closure) => (
+      {closures.map((closure) => (
         <rect
           key={closure.from}
           x={scale.x(civil(closure.from))}
@@ -43,17 +34,6 @@ export function TimelineRow({ row, plan, scale, calendars }: Props) {
           <title>{`${closure.name}, ${formatDay(closure.from)} to ${formatDay(closure.to)}`}</title>
         </rect>
       ))}
-      {target && (
-        <line
-          x1={scale.x(civil(target))}
-          x2={scale.x(civil(target))}
-          y1="0"
-          y2={ROW_HEIGHT}
-          stroke="var(--chakra-colors-plan-text)"
-          strokeDasharray="2 3"
-          strokeWidth="1.5"
-        />
-      )}
       {row.kind === "branch" ? (
         <BranchSpan row={row} scale={scale} />
       ) : (

@@ -34,23 +34,31 @@ export function RangeHeader({ width }: { width: number }) {
   );
 }
 
+/** The lines of the axis, behind all rows; the planned value stands out. */
+export function RangeBackground({ width, height }: { width: number; height: number }) {
+  const x = percentScale(width);
+  return (
+    <Svg width={width} height={height} display="block">
+      {TICKS.map((percent) => (
+        <line
+          key={percent}
+          x1={x(percent)}
+          x2={x(percent)}
+          y2={height}
+          stroke={percent === 100 ? "var(--chakra-colors-plan)" : "var(--chakra-colors-line)"}
+          strokeWidth={percent === 100 ? 1.5 : 1}
+        />
+      ))}
+    </Svg>
+  );
+}
+
 /** One row's density: how wide and how lopsided the estimate is, against the planned value. */
 export function RangeDrawing({ row, width }: { row: Row; width: number }) {
   const x = percentScale(width);
   const range = row.kind === "activity" ? row.activity.range : undefined;
   return (
     <Svg width={width} height={ROW_HEIGHT} display="block" aria-hidden="true">
-      {TICKS.map((percent) => (
-        <line
-          key={percent}
-          x1={x(percent)}
-          x2={x(percent)}
-          y1="0"
-          y2={ROW_HEIGHT}
-          stroke={percent === 100 ? "var(--chakra-colors-plan)" : "var(--chakra-colors-line)"}
-          strokeWidth={percent === 100 ? 1.5 : 1}
-        />
-      ))}
       {range && range.density.length > 0 && range.planned > 0 && <Density range={range} x={x} />}
     </Svg>
   );

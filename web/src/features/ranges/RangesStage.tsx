@@ -4,12 +4,13 @@ import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
 import { StageRow } from "../../shared/ui/StageRow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { canBeUncertain } from "./estimates";
-import { RangeDrawing, RangeHeader } from "./RangeDrawing";
+import { RangeBackground, RangeDrawing, RangeHeader } from "./RangeDrawing";
 import { RANGE_COLUMNS } from "./rangeColumns";
 
 const DRAWING: Drawing = {
   width: 380,
   header: (width) => <RangeHeader width={width} />,
+  behind: (width, height) => <RangeBackground width={width} height={height} />,
   row: (row, width) => <RangeDrawing row={row} width={width} />,
 };
 

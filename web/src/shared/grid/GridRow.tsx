@@ -17,23 +17,25 @@ interface Props {
   top: number;
   columns: Column[];
   leftWidth: number;
-  drawing: ReactNode;
+  draw: (row: Row, width: number) => ReactNode;
+  drawingWidth: number;
   /** Column index of the active cell, where it lies in this row. */
   active?: number;
   /** First and last column index of the selected block, where it covers this row. */
-  selected?: readonly [number, number];
+  selectedFrom?: number;
+  selectedTo?: number;
   editing?: Editing;
   onSelect: (row: Row, column: Column, extend: boolean) => void;
   onEdit: (row: Row, column: Column) => void;
   onToggle: (row: Row) => void;
-  onCommit: (row: Row, column: Column, text: string, leave: Leave) => void;
+  onCommit: (row: Row, column: Column, text: string, leave: Leave) => Promise<void>;
   onCancel: () => void;
 }
 
 export const cellId = (row: string, column: string) => `cell-${row}-${column}`;
 
 export const GridRow = memo(function GridRow(props: Props) {
-  const { row, columns, leftWidth, active, selected, editing } = props;
+  const { row, columns, leftWidth, active, selectedFrom, selectedTo, editing } = props;
   const isBranch = row.kind === "branch";
   const highlighted = active !== undefined;
   return (
@@ -78,7 +80,11 @@ export const GridRow = memo(function GridRow(props: Props) {
             lineHeight={`${ROW_HEIGHT - 1}px`}
             textAlign={column.align}
             color={column.id === "code" ? "softInk" : undefined}
-            bg={selected && i >= selected[0] && i <= selected[1] ? "actionTint" : undefined}
+            bg={
+              selectedFrom !== undefined && selectedTo !== undefined && i >= selectedFrom && i <= selectedTo
+                ? "actionTint"
+                : undefined
+            }
             boxShadow={active === i && !editing ? "inset 0 0 0 2px var(--chakra-colors-action)" : undefined}
             cursor="default"
             onMouseDown={(event) => props.onSelect(row, column, event.shiftKey)}
@@ -119,7 +125,7 @@ export const GridRow = memo(function GridRow(props: Props) {
                 key={editing.refusal}
                 column={column}
                 editing={editing}
-                onCommit={(text, leave) => props.onCommit(row, column, text, leave)}
+                onCommit={(text, leave) => void props.onCommit(row, column, text, leave)}
                 onCancel={props.onCancel}
               />
             )}
@@ -134,7 +140,7 @@ export const GridRow = memo(function GridRow(props: Props) {
         borderColor="line"
         role="presentation"
       >
-        {props.drawing}
+        {props.draw(row, props.drawingWidth)}
       </Box>
     </Flex>
   );

@@ -11,7 +11,8 @@ import { useGridStore, viewOf } from "./gridStore";
 import { type Row, visibleRows } from "./rows";
 import { useGridEditing } from "./useGridEditing";
 import { useGridKeys } from "./useGridKeys";
-import { useWidth } from "../ui/useSize";
+import { useHeight, useWidth } from "../ui/useSize";
+import { useStable } from "../ui/useStable";
 
 export const HEADER_HEIGHT = 40;
 const Button = chakra("button");
@@ -21,7 +22,10 @@ export interface Drawing {
   /** Width it wants; it gets at least what is left of the window. */
   width: number;
   header: (width: number) => ReactNode;
+  /** Must stay the same function while what it draws does, so that rows are not drawn anew on every scroll. */
   row: (row: Row, width: number) => ReactNode;
+  /** Drawn once behind all rows, over the height in view. */
+  behind?: (width: number, height: number) => ReactNode;
   /** Drawn over all rows; given where each visible row stands. */
   over?: (tops: ReadonlyMap<string, number>, width: number) => ReactNode;
 }
@@ -47,6 +51,7 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
   const rows = useMemo(() => visibleRows(plan, closed), [plan, closed]);
   const editing = useGridEditing(project);
   const width = useWidth(scroller);
+  const height = useHeight(scroller);
   const leftWidth = columns.reduce((sum, column) => sum + column.width, 0);
   const drawingWidth = Math.max(drawing.width, width - leftWidth);
   const block = active && blockOf(rows, columns, active, anchor);
@@ -86,7 +91,7 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
     [project, select],
   );
   const onToggle = useCallback((row: Row) => toggle(project, row.id), [project, toggle]);
-  const onCommit = async (row: Row, column: Column, text: string, leave: Leave) => {
+  const commit = async (row: Row, column: Column, text: string, leave: Leave) => {
     if (!(await editing.commit(row, column, text))) return;
     const r = rows.indexOf(row);
     const c = columns.indexOf(column);
@@ -95,6 +100,12 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
     if (leave === "left") selectAt(r, c - 1);
     focus();
   };
+  const onCommit = useStable(commit);
+  const onEdit = useStable(editing.start);
+  const onCancel = useStable(() => {
+    editing.cancel();
+    focus();
+  });
   const onCopy = (event: ClipboardEvent) => {
     if (!block || editing.editing) return;
     event.preventDefault();
@@ -187,6 +198,18 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
           width={`${leftWidth + drawingWidth}px`}
           height={`${virtual.getTotalSize()}px`}
         >
+          {width > 0 && drawing.behind && (
+            <Box
+              position="sticky"
+              top={`${HEADER_HEIGHT}px`}
+              height="0"
+              pl={`${leftWidth}px`}
+              pointerEvents="none"
+              aria-hidden="true"
+            >
+              {drawing.behind(drawingWidth, height)}
+            </Box>
+          )}
           {width > 0 &&
             items.map((item) => {
               const row = rows[item.index];
@@ -201,22 +224,21 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
                   top={item.start - HEADER_HEIGHT}
                   columns={columns}
                   leftWidth={leftWidth}
-                  drawing={drawing.row(row, drawingWidth)}
+                  draw={drawing.row}
+                  drawingWidth={drawingWidth}
                   active={
                     active?.row === row.id
                       ? columns.findIndex((column) => column.id === active.column)
                       : undefined
                   }
-                  selected={covered ? [block.left, block.right] : undefined}
+                  selectedFrom={covered ? block.left : undefined}
+                  selectedTo={covered ? block.right : undefined}
                   editing={editing.editing?.row === row.id ? editing.editing : undefined}
                   onSelect={onSelect}
-                  onEdit={editing.start}
+                  onEdit={onEdit}
                   onToggle={onToggle}
-                  onCommit={(r, column, text, leave) => void onCommit(r, column, text, leave)}
-                  onCancel={() => {
-                    editing.cancel();
-                    focus();
-                  }}
+                  onCommit={onCommit}
+                  onCancel={onCancel}
                 />
               );
             })}

@@ -1,0 +1,57 @@
+package app.tychon.server.launch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+
+class LaunchTest {
+    @Test
+    void withoutSettingsThereIsAnOwnDatabaseAndAnyPort() {
+        Settings settings = Settings.of(Map.of());
+        assertThat(settings.databaseUrl()).isEmpty();
+        assertThat(settings.port()).isEmpty();
+        assertThat(settings.data()).isAbsolute().endsWith(Path.of(".tychon"));
+    }
+
+    @Test
+    void settingsComeFromTheEnvironment() {
+        Settings settings = Settings.of(Map.of(
+                "TYCHON_DATA", "/srv/tychon",
+                "TYCHON_PORT", "9000",
+                "TYCHON_DB_URL", "jdbc:mariadb://db/tychon",
+                "TYCHON_DB_USER", "risk",
+                "TYCHON_DB_PASSWORD", "secret"));
+        assertThat(settings.data()).isEqualTo(Path.of("/srv/tychon"));
+        assertThat(settings.port()).hasValue(9000);
+        assertThat(settings.databaseUrl()).contains("jdbc:mariadb://db/tychon");
+        assertThat(settings.databaseUser()).isEqualTo("risk");
+    }
+
+    @Test
+    void aPortThatIsNoneIsRefusedInASentence() {
+        for (String port : new String[] {"web", "0", "70000", "-1"}) {
+            assertThatThrownBy(() -> Settings.of(Map.of("TYCHON_PORT", port)))
+                    .isInstanceOf(CannotStart.class)
+                    .hasMessageContaining("TYCHON_PORT must be a port number")
+                    .hasMessageContaining(port);
+        }
+    }
+
+    @Test
+    void aPortInUseIsRefusedWhenAskedForAndPassedOverWhenNot() throws IOException {
+        try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            OptionalInt asked = OptionalInt.of(taken.getLocalPort());
+            assertThatThrownBy(() -> Ports.forHttp(asked))
+                    .isInstanceOf(CannotStart.class)
+                    .hasMessageContaining("Port " + taken.getLocalPort() + " is in use");
+            assertThat(Ports.forHttp(OptionalInt.empty())).isNotEqualTo(taken.getLocalPort());
+        }
+    }
+}

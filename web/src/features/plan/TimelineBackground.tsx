@@ -1,0 +1,40 @@
+import { chakra } from "@chakra-ui/react";
+import type { PlanView } from "../../shared/api/client";
+import { civil } from "../../shared/format/dates";
+import { type TimeScale, ticks } from "./timeScale";
+
+const Svg = chakra("svg");
+
+interface Props {
+  plan: PlanView;
+  scale: TimeScale;
+  height: number;
+}
+
+/** What lies behind all rows of the timeline: the lines of the calendar, and the target. */
+export function TimelineBackground({ plan, scale, height }: Props) {
+  const target = plan.project.targetFinish;
+  return (
+    <Svg width={scale.width} height={height} display="block">
+      {ticks(scale).fine.map((tick) => (
+        <line
+          key={tick.time}
+          x1={scale.x(tick.time)}
+          x2={scale.x(tick.time)}
+          y2={height}
+          stroke="var(--chakra-colors-line)"
+        />
+      ))}
+      {target && (
+        <line
+          x1={scale.x(civil(target))}
+          x2={scale.x(civil(target))}
+          y2={height}
+          stroke="var(--chakra-colors-plan-text)"
+          strokeDasharray="2 3"
+          strokeWidth="1.5"
+        />
+      )}
+    </Svg>
+  );
+}
