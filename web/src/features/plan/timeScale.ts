@@ -87,5 +87,6 @@ export function ticks(scale: TimeScale): { coarse: Tick[]; fine: Tick[] } {
   if (perDay >= 20) return { coarse: label("month", formats.monthOfYear), fine: label("day", formats.day) };
   if (perDay >= 6) return { coarse: label("month", formats.monthOfYear), fine: label("week", formats.week) };
   if (perDay >= 0.9) return { coarse: label("year", formats.year), fine: label("month", formats.month) };
-  return { coarse: label("year", formats.year), fine: label("quarter", formats.month) };
+  if (perDay >= 0.3) return { coarse: label("year", formats.year), fine: label("quarter", formats.month) };
+  return { coarse: [], fine: label("year", formats.year) };
 }

@@ -17,7 +17,7 @@ class LaunchTest {
         Settings settings = Settings.of(Map.of());
         assertThat(settings.databaseUrl()).isEmpty();
         assertThat(settings.port()).isEmpty();
-        assertThat(settings.data()).isAbsolute().endsWith(Path.of(".tychon"));
+        assertThat(settings.data()).isAbsolute().endsWithRaw(Path.of(".tychon"));
     }
 
     @Test
