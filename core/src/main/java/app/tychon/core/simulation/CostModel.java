@@ -27,7 +27,12 @@ final class CostModel {
     private record Extent(int[] positions, boolean isSpan) {}
 
     private record Line(
-            double amount, double variableShare, UncertainInput sampled, Extent extent, double plannedDuration) {}
+            CostLine line,
+            double amount,
+            double variableShare,
+            UncertainInput sampled,
+            Extent extent,
+            double plannedDuration) {}
 
     private final ForwardPass pass;
     private final List<Line> lines = new ArrayList<>();
@@ -49,6 +54,7 @@ final class CostModel {
             double[] duration = new double[1];
             duration(extent, plan, 1, duration);
             lines.add(new Line(
+                    line,
                     line.amount(),
                     1 - line.fixedShare(),
                     new UncertainInput(Stream.of(Stream.Role.COST, line.id()), distribution(line)),
@@ -102,6 +108,22 @@ final class CostModel {
 
     double planned() {
         return planned;
+    }
+
+    /** The lines whose amount is uncertain, by code. */
+    List<Inputs.Input> uncertain() {
+        List<Inputs.Input> inputs = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            CostLine line = lines.get(i).line();
+            if (!lines.get(i).sampled().isCertain()) {
+                inputs.add(new Inputs.Input(line.id(), line.name(), Inputs.Kind.COST, i));
+            }
+        }
+        return inputs;
+    }
+
+    UncertainInput amount(int index) {
+        return lines.get(index).sampled();
     }
 
     /** Fills estimate spread and time-driven money of the first {@code count} lanes, iterations from {@code first}. */

@@ -21,9 +21,13 @@ final class UncertainInput {
                 : distribution::inverse;
     }
 
+    boolean isCertain() {
+        return distribution instanceof FixedDistribution;
+    }
+
     /** Values for {@code count} iterations from {@code first}, as {@link Draws#fill} gives the draws. */
     void sample(Draws draws, int first, int count, double[] out, int[] words) {
-        if (distribution instanceof FixedDistribution) {
+        if (isCertain()) {
             Arrays.fill(out, 0, count, distribution.mean());
             return;
         }

@@ -1,0 +1,105 @@
+package app.tychon.core.analysis;
+
+import app.tychon.core.simulation.Inputs;
+import app.tychon.core.simulation.Inputs.Input;
+import app.tychon.core.simulation.RunSettings;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.RealVector;
+import org.hipparchus.linear.SingularValueDecomposition;
+
+/**
+ * What drives an output of a run: every uncertain input measured against it, the strongest first. The regression is
+ * least squares, by singular values so that collinear inputs share instead of blowing up, on the inputs whose rank
+ * correlation is the strongest. O(inputs × n log n).
+ */
+public final class Sensitivity {
+    private static final int MOST_IN_REGRESSION = 40;
+    private static final int TENTHS = 10;
+
+    private Sensitivity() {}
+
+    /** @param output one value an iteration, as the run with these settings gave it */
+    public static List<Driver> drivers(Inputs inputs, RunSettings settings, double[] output) {
+        double[] outputRanks = Ranks.of(output);
+        List<Driver> measured = inputs.all().parallelStream()
+                .map(input -> measure(inputs.sample(input, settings, output.length), input, output, outputRanks))
+                .sorted(Comparator.comparingDouble((Driver d) -> -Math.abs(d.spearman()))
+                        .thenComparing(d -> d.input().id()))
+                .toList();
+        // More inputs than a fraction of the iterations would fit noise.
+        int size = Math.min(measured.size(), Math.min(MOST_IN_REGRESSION, output.length / TENTHS));
+        List<Driver> drivers = new ArrayList<>(regress(inputs, settings, output, measured.subList(0, size)));
+        drivers.addAll(measured.subList(size, measured.size()));
+        return drivers;
+    }
+
+    private static Driver measure(double[] values, Input input, double[] output, double[] outputRanks) {
+        double[] ranks = Ranks.of(values);
+        return new Driver(input, Ranks.pearson(ranks, outputRanks), 0, 0, 0, swing(ranks, output));
+    }
+
+    private static double swing(double[] ranks, double[] output) {
+        double tenth = Math.max(1, ranks.length / (double) TENTHS);
+        double highest = mean(output, i -> ranks[i] > ranks.length - tenth);
+        double lowest = mean(output, i -> ranks[i] <= tenth);
+        return highest - lowest;
+    }
+
+    private static double mean(double[] output, IntPredicate where) {
+        return IntStream.range(0, output.length)
+                .filter(where)
+                .mapToDouble(i -> output[i])
+                .average()
+                .orElse(0);
+    }
+
+    private static List<Driver> regress(Inputs inputs, RunSettings settings, double[] output, List<Driver> strongest) {
+        if (strongest.isEmpty() || Sample.of(output).standardDeviation() == 0) {
+            return strongest;
+        }
+        int n = output.length;
+        double[][] rows = new double[n][strongest.size()];
+        double[] deviations = new double[strongest.size()];
+        double[] correlations = new double[strongest.size()];
+        for (int j = 0; j < strongest.size(); j++) {
+            double[] values = inputs.sample(strongest.get(j).input(), settings, n);
+            deviations[j] = Sample.of(values).standardDeviation();
+            correlations[j] = Ranks.pearson(values, output);
+            double[] standard = standardised(values);
+            for (int i = 0; i < n; i++) {
+                rows[i][j] = standard[i];
+            }
+        }
+        RealVector coefficients = new SingularValueDecomposition(new Array2DRowRealMatrix(rows, false))
+                .getSolver()
+                .solve(new ArrayRealVector(standardised(output), false));
+        double outputDeviation = Sample.of(output).standardDeviation();
+        List<Driver> drivers = new ArrayList<>();
+        for (int j = 0; j < strongest.size(); j++) {
+            Driver driver = strongest.get(j);
+            double beta = coefficients.getEntry(j);
+            drivers.add(new Driver(
+                    driver.input(),
+                    driver.spearman(),
+                    beta,
+                    beta * outputDeviation / deviations[j],
+                    beta * correlations[j],
+                    driver.swing()));
+        }
+        return drivers;
+    }
+
+    private static double[] standardised(double[] values) {
+        Sample sample = Sample.of(values);
+        double mean = sample.mean();
+        double deviation = sample.standardDeviation();
+        return Arrays.stream(values).map(v -> (v - mean) / deviation).toArray();
+    }
+}
