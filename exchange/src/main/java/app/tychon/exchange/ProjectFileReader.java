@@ -31,6 +31,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Reads open project files. Every problem of a file is reported at once; what this version cannot keep is refused. */
 public final class ProjectFileReader {
@@ -53,7 +54,11 @@ public final class ProjectFileReader {
     public static Plan read(InputStream in) throws IOException {
         List<Problem> problems = new ArrayList<>();
         Plan plan = plan(JsonCursor.at(tree(in), problems));
-        problems.addAll(PlanRules.problems(plan));
+        Set<String> told = problems.stream().map(Problem::pointer).collect(Collectors.toSet());
+        // Where a value could not be read, a stand-in stands; what the rules say of that is no news.
+        PlanRules.problems(plan).stream()
+                .filter(problem -> !told.contains(problem.pointer()))
+                .forEach(problems::add);
         if (!problems.isEmpty()) {
             throw new InvalidPlanException(problems);
         }

@@ -142,7 +142,6 @@ class ProjectFileTest {
                         "/risks: this version cannot take risks into account yet, so it would be lost",
                         "/activities/0/name: the name is empty",
                         "/activities/1/estimate/likely: likely 3 is above high 2",
-                        "/activities/2/wbs: there is no WBS branch \"?\"",
                         "/links/0/to: there is no activity \"Q\"");
     }
 

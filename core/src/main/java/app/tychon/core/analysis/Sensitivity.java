@@ -16,8 +16,8 @@ import org.hipparchus.linear.SingularValueDecomposition;
 
 /**
  * What drives an output of a run: every uncertain input measured against it, the strongest first. The regression is
- * least squares, by singular values so that collinear inputs share instead of blowing up, on the inputs whose rank
- * correlation is the strongest. O(inputs × n log n).
+ * least squares on the inputs whose rank correlation is the strongest, solved by singular values of their correlation
+ * matrix, so that collinear inputs share instead of blowing up. O(inputs × n log n).
  */
 public final class Sensitivity {
     private static final int MOST_IN_REGRESSION = 40;
@@ -64,25 +64,30 @@ public final class Sensitivity {
         if (strongest.isEmpty() || Sample.of(output).standardDeviation() == 0) {
             return strongest;
         }
-        int n = output.length;
-        double[][] rows = new double[n][strongest.size()];
-        double[] deviations = new double[strongest.size()];
-        double[] correlations = new double[strongest.size()];
-        for (int j = 0; j < strongest.size(); j++) {
-            double[] values = inputs.sample(strongest.get(j).input(), settings, n);
+        int size = strongest.size();
+        double[][] standard = new double[size][];
+        double[] deviations = new double[size];
+        double[] withOutput = new double[size];
+        double[] standardOutput = standardised(output);
+        for (int j = 0; j < size; j++) {
+            double[] values = inputs.sample(strongest.get(j).input(), settings, output.length);
             deviations[j] = Sample.of(values).standardDeviation();
-            correlations[j] = Ranks.pearson(values, output);
-            double[] standard = standardised(values);
-            for (int i = 0; i < n; i++) {
-                rows[i][j] = standard[i];
+            standard[j] = standardised(values);
+            withOutput[j] = correlation(standard[j], standardOutput);
+        }
+        double[][] amongInputs = new double[size][size];
+        for (int j = 0; j < size; j++) {
+            for (int k = 0; k <= j; k++) {
+                amongInputs[j][k] = correlation(standard[j], standard[k]);
+                amongInputs[k][j] = amongInputs[j][k];
             }
         }
-        RealVector coefficients = new SingularValueDecomposition(new Array2DRowRealMatrix(rows, false))
+        RealVector coefficients = new SingularValueDecomposition(new Array2DRowRealMatrix(amongInputs, false))
                 .getSolver()
-                .solve(new ArrayRealVector(standardised(output), false));
+                .solve(new ArrayRealVector(withOutput, false));
         double outputDeviation = Sample.of(output).standardDeviation();
         List<Driver> drivers = new ArrayList<>();
-        for (int j = 0; j < strongest.size(); j++) {
+        for (int j = 0; j < size; j++) {
             Driver driver = strongest.get(j);
             double beta = coefficients.getEntry(j);
             drivers.add(new Driver(
@@ -90,10 +95,18 @@ public final class Sensitivity {
                     driver.spearman(),
                     beta,
                     beta * outputDeviation / deviations[j],
-                    beta * correlations[j],
+                    beta * withOutput[j],
                     driver.swing()));
         }
         return drivers;
+    }
+
+    private static double correlation(double[] standardX, double[] standardY) {
+        double sum = 0;
+        for (int i = 0; i < standardX.length; i++) {
+            sum += standardX[i] * standardY[i];
+        }
+        return sum / (standardX.length - 1);
     }
 
     private static double[] standardised(double[] values) {

@@ -13,8 +13,16 @@ public sealed interface ForwardPass permits OneCalendarPass, ManyCalendarsPass {
         return OneCalendarPass.fits(network) ? new OneCalendarPass(network) : new ManyCalendarsPass(network);
     }
 
-    /** Fills start, finish and end of the first {@code count} lanes from their durations (minutes). */
-    void run(Lanes lanes, int count);
+    /** Fills start and finish of one activity in the first {@code count} lanes; all before it must have been placed. */
+    void place(int position, Lanes lanes, int count);
+
+    /** Places all activities in the first {@code count} lanes, from their durations (minutes). */
+    default void run(Lanes lanes, int count) {
+        lanes.begin(count);
+        for (int i = 0; i < lanes.duration.length; i++) {
+            place(i, lanes, count);
+        }
+    }
 
     /** Whether a link into {@code to} decides that activity's dates in a lane that has been run. */
     boolean drives(int link, int to, Lanes lanes, int lane);

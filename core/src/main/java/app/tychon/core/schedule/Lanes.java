@@ -1,5 +1,7 @@
 package app.tychon.core.schedule;
 
+import java.util.Arrays;
+
 /**
  * Working space for a pass over several iterations side by side: row by activity position, column by iteration.
  * {@code duration} goes in; {@code start} and {@code finish} come out, on the axis of the {@link ForwardPass}.
@@ -14,12 +16,21 @@ public final class Lanes {
     /** Whether the activity lies on a longest path in that lane; filled by {@link CriticalTrace}. */
     public final boolean[][] critical;
 
+    /** Instants or coordinates at which finish links let go; working space of a pass. */
+    final double[] finishNeeded;
+
     public Lanes(int activities, int width) {
         this.width = width;
         duration = new double[activities][width];
         start = new double[activities][width];
         finish = new double[activities][width];
         end = new double[width];
+        finishNeeded = new double[width];
         critical = new boolean[activities][width];
+    }
+
+    /** Forgets the ends of what was in the first {@code count} lanes. */
+    public void begin(int count) {
+        Arrays.fill(end, 0, count, Double.NEGATIVE_INFINITY);
     }
 }

@@ -43,21 +43,18 @@ final class ManyCalendarsPass implements ForwardPass {
     }
 
     @Override
-    public void run(Lanes lanes, int count) {
-        double[] finishNeeded = new double[count];
-        Arrays.fill(lanes.end, 0, count, Double.NEGATIVE_INFINITY);
-        for (int i = 0; i < network.size(); i++) {
-            double[] start = lanes.start[i];
-            Arrays.fill(start, 0, count, startFloor[i]);
-            Arrays.fill(finishNeeded, finishFloor[i]);
-            for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
-                double[] needed = network.type(link).toStart() ? start : finishNeeded;
-                for (int k = 0; k < count; k++) {
-                    needed[k] = Math.max(needed[k], reaches(link, lanes, k));
-                }
+    public void place(int i, Lanes lanes, int count) {
+        double[] start = lanes.start[i];
+        double[] finishNeeded = lanes.finishNeeded;
+        Arrays.fill(start, 0, count, startFloor[i]);
+        Arrays.fill(finishNeeded, 0, count, finishFloor[i]);
+        for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
+            double[] needed = network.type(link).toStart() ? start : finishNeeded;
+            for (int k = 0; k < count; k++) {
+                needed[k] = Math.max(needed[k], reaches(link, lanes, k));
             }
-            place(i, lanes, finishNeeded, count);
         }
+        addDuration(i, lanes, count);
     }
 
     /** The instant at which a link lets go of its successor. */
@@ -67,7 +64,8 @@ final class ManyCalendarsPass implements ForwardPass {
         return network.lagTime(link).plus(source, network.lag(link));
     }
 
-    private void place(int position, Lanes lanes, double[] finishNeeded, int count) {
+    private void addDuration(int position, Lanes lanes, int count) {
+        double[] finishNeeded = lanes.finishNeeded;
         WorkingTime time = network.time(position);
         double[] start = lanes.start[position];
         double[] finish = lanes.finish[position];

@@ -74,25 +74,23 @@ final class OneCalendarPass implements ForwardPass {
     }
 
     @Override
-    public void run(Lanes lanes, int count) {
-        Arrays.fill(lanes.end, 0, count, Double.NEGATIVE_INFINITY);
-        for (int i = 0; i < network.size(); i++) {
-            double[] duration = lanes.duration[i];
-            double[] start = lanes.start[i];
-            double[] finish = lanes.finish[i];
-            Arrays.fill(start, 0, count, startFloor[i]);
-            if (finishFloor[i] != Double.NEGATIVE_INFINITY) {
-                for (int k = 0; k < count; k++) {
-                    start[k] = Math.max(start[k], finishFloor[i] - duration[k]);
-                }
-            }
-            for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
-                hold(link, lanes, start, duration, count);
-            }
+    public void place(int i, Lanes lanes, int count) {
+        double[] duration = lanes.duration[i];
+        double[] start = lanes.start[i];
+        double[] finish = lanes.finish[i];
+        Arrays.fill(start, 0, count, startFloor[i]);
+        if (finishFloor[i] != Double.NEGATIVE_INFINITY) {
             for (int k = 0; k < count; k++) {
-                finish[k] = start[k] + duration[k];
-                lanes.end[k] = Math.max(lanes.end[k], finish[k]);
+                start[k] = Math.max(start[k], finishFloor[i] - duration[k]);
             }
+        }
+        for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
+            hold(link, lanes, start, duration, count);
+        }
+        double[] end = lanes.end;
+        for (int k = 0; k < count; k++) {
+            finish[k] = start[k] + duration[k];
+            end[k] = Math.max(end[k], finish[k]);
         }
     }
 

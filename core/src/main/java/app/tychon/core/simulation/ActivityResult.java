@@ -6,6 +6,9 @@ package app.tychon.core.simulation;
  * @param criticality share of iterations, 0 to 1, in which it lay on a longest path to the finish
  * @param meanDuration mean sampled duration, working minutes
  * @param sdDuration standard deviation of it
+ * @param meanStart mean start, an instant in minutes
+ * @param meanFinish mean finish, likewise
+ * @param meanCost mean of the cost lines that stand on it, money
  * @param duration percentiles 1 to 99 of it (index 0 is P1)
  * @param start percentiles 1 to 99 of the start, instants in minutes
  * @param finish percentiles 1 to 99 of the finish, instants in minutes
@@ -15,6 +18,9 @@ public record ActivityResult(
         double criticality,
         double meanDuration,
         double sdDuration,
+        double meanStart,
+        double meanFinish,
+        double meanCost,
         double[] duration,
         double[] start,
         double[] finish) {}

@@ -47,30 +47,38 @@ final class ActivityTallies {
         return other;
     }
 
-    /** Length of the array of sums that {@link #add} returns for so many activities. */
+    /** Length of the array of sums that {@link #addDates} fills for so many activities. */
     static int sumsSize(int activities) {
         return activities * 2;
     }
 
-    /** Adds the first {@code count} lanes; returns sum and sum of squares of each duration's deviation. */
-    double[] add(Lanes lanes, int count) {
-        double[] sums = new double[sumsSize(critical.length)];
-        for (int i = 0; i < critical.length; i++) {
-            duration[i].add(lanes.duration[i], count);
-            start[i].add(lanes.start[i], count);
-            finish[i].add(lanes.finish[i], count);
-            double sum = 0;
-            double squares = 0;
-            for (int k = 0; k < count; k++) {
-                double deviation = lanes.duration[i][k] - centre[i];
-                sum += deviation;
-                squares += deviation * deviation;
-                critical[i] += lanes.critical[i][k] ? 1 : 0;
-            }
-            sums[2 * i] = sum;
-            sums[2 * i + 1] = squares;
+    /** Adds the first {@code count} lanes of one activity; sum and sum of squares of its duration's deviation go to sums. */
+    void addDates(int i, Lanes lanes, int count, double[] sums) {
+        double[] values = lanes.duration[i];
+        duration[i].add(values, count);
+        start[i].add(lanes.start[i], count);
+        finish[i].add(lanes.finish[i], count);
+        double sum = 0;
+        double squares = 0;
+        for (int k = 0; k < count; k++) {
+            double deviation = values[k] - centre[i];
+            sum += deviation;
+            squares += deviation * deviation;
         }
-        return sums;
+        sums[2 * i] = sum;
+        sums[2 * i + 1] = squares;
+    }
+
+    /** Counts in which of the first {@code count} lanes each activity was critical. */
+    void addCritical(Lanes lanes, int count) {
+        for (int i = 0; i < critical.length; i++) {
+            boolean[] row = lanes.critical[i];
+            int sum = 0;
+            for (int k = 0; k < count; k++) {
+                sum += row[k] ? 1 : 0;
+            }
+            critical[i] += sum;
+        }
     }
 
     void merge(ActivityTallies other) {
@@ -82,8 +90,8 @@ final class ActivityTallies {
         }
     }
 
-    /** Results in the plan's order, from the tallies of all {@code n} iterations and their sums. */
-    List<ActivityResult> results(CompiledPlan plan, double[] sums, int n) {
+    /** Results in the plan's order, from the tallies of all {@code n} iterations, their sums and those of the cost lines. */
+    List<ActivityResult> results(CompiledPlan plan, double[] sums, double[] lineSums, int n) {
         ForwardPass pass = plan.pass();
         List<ActivityResult> results = new ArrayList<>(critical.length);
         for (Activity activity : plan.network().plan().activities()) {
@@ -95,6 +103,9 @@ final class ActivityTallies {
                     (double) critical[i] / n,
                     centre[i] + mean,
                     Math.sqrt(variance),
+                    start[i].mean(c -> pass.startInstant(i, c)),
+                    finish[i].mean(c -> pass.finishInstant(i, c)),
+                    plan.costs().meanOf(activity.id(), lineSums, n),
                     duration[i].percentiles(),
                     instants(start[i].percentiles(), c -> pass.startInstant(i, c)),
                     instants(finish[i].percentiles(), c -> pass.finishInstant(i, c))));

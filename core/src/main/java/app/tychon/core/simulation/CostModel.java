@@ -36,6 +36,7 @@ final class CostModel {
 
     private final ForwardPass pass;
     private final List<Line> lines = new ArrayList<>();
+    private final Map<String, List<Integer>> linesOn = new HashMap<>();
     private final double planned;
 
     private CostModel(Network network, ForwardPass pass) {
@@ -60,6 +61,7 @@ final class CostModel {
                     new UncertainInput(Stream.of(Stream.Role.COST, line.id()), distribution(line)),
                     extent,
                     duration[0]));
+            linesOn.computeIfAbsent(line.on(), on -> new ArrayList<>()).add(lines.size() - 1);
             sum += line.amount();
         }
         planned = sum;
@@ -130,24 +132,46 @@ final class CostModel {
     void run(Draws draws, int first, int count, Lanes lanes, Space space, double[] spread, double[] timeDriven) {
         Arrays.fill(spread, 0, count, 0);
         Arrays.fill(timeDriven, 0, count, 0);
-        for (Line line : lines) {
+        for (int l = 0; l < lines.size(); l++) {
+            Line line = lines.get(l);
+            double sum = 0;
             line.sampled().sample(draws, first, count, space.amount, space.words);
             duration(line.extent(), lanes, count, space.duration);
             for (int k = 0; k < count; k++) {
                 double ratio = line.plannedDuration() > 0 ? space.duration[k] / line.plannedDuration() : 1;
                 spread[k] += space.amount[k] - line.amount();
-                timeDriven[k] += space.amount[k] * line.variableShare() * (ratio - 1);
+                double driven = space.amount[k] * line.variableShare() * (ratio - 1);
+                timeDriven[k] += driven;
+                sum += space.amount[k] + driven;
             }
+            space.lineSums[l] = sum;
         }
+    }
+
+    int size() {
+        return lines.size();
+    }
+
+    /** Mean cost of the lines that stand on something, from the sums of all lines over {@code n} iterations. */
+    double meanOf(String on, double[] lineSums, int n) {
+        double sum = 0;
+        for (int l : linesOn.getOrDefault(on, List.of())) {
+            sum += lineSums[l] / n;
+        }
+        return sum;
     }
 
     /** Working space of one worker. */
     static final class Space {
+        /** Total of each line over the lanes run last. */
+        final double[] lineSums;
+
         final double[] amount;
         final double[] duration;
         final int[] words = new int[4];
 
-        Space(int width) {
+        Space(int width, int lines) {
+            lineSums = new double[lines];
             amount = new double[width];
             duration = new double[width];
         }

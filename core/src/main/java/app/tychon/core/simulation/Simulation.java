@@ -14,6 +14,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntConsumer;
 
 /**
  * The Monte Carlo engine. Iterations are worked off in batches of {@value #BATCH}, side by side per activity in
@@ -34,6 +35,7 @@ public final class Simulation {
     private final double[] timeDriven;
     private final ActivityTallies tallies;
     private final OrderedSums sums;
+    private final OrderedSums lineSums;
     private final AtomicInteger nextBatch = new AtomicInteger();
     private final AtomicInteger done = new AtomicInteger();
 
@@ -48,9 +50,10 @@ public final class Simulation {
         timeDriven = new double[settings.iterations()];
         Worker pilot = new Worker();
         int count = Math.min(BATCH, settings.iterations());
-        pilot.iterate(0, count);
+        pilot.iterate(0, count, i -> {});
         tallies = ActivityTallies.forPilot(pilot.lanes, count);
         sums = new OrderedSums(ActivityTallies.sumsSize(plan.network().size()));
+        lineSums = new OrderedSums(plan.costs().size());
     }
 
     /**
@@ -81,7 +84,7 @@ public final class Simulation {
                         plan.plannedCost(), Arrays.copyOf(spread, iterations), Arrays.copyOf(timeDriven, iterations)),
                 schedule.finish(),
                 network.projectTime().work(schedule.finish()) - network.workAtStart(),
-                tallies.results(plan, sums.totals(), iterations));
+                tallies.results(plan, sums.totals(), lineSums.totals(), iterations));
     }
 
     private List<ActivityTallies> workOffTogether() {
@@ -118,9 +121,13 @@ public final class Simulation {
             }
             int first = batch * BATCH;
             int count = Math.min(BATCH, settings.iterations() - first);
-            worker.iterate(first, count);
+            double[] batchSums =
+                    new double[ActivityTallies.sumsSize(plan.network().size())];
+            worker.iterate(first, count, i -> part.addDates(i, worker.lanes, count, batchSums));
             worker.record(first, count);
-            sums.add(batch, part.add(worker.lanes, count));
+            part.addCritical(worker.lanes, count);
+            sums.add(batch, batchSums);
+            lineSums.add(batch, worker.space.lineSums.clone());
             monitor.progress(done.addAndGet(count), settings.iterations());
         }
         return part;
@@ -132,16 +139,23 @@ public final class Simulation {
         private final ForwardPass pass = plan.pass();
         private final CriticalTrace trace = new CriticalTrace(network, pass);
         private final Lanes lanes = new Lanes(network.size(), BATCH);
-        private final CostModel.Space space = new CostModel.Space(BATCH);
+        private final CostModel.Space space =
+                new CostModel.Space(BATCH, plan.costs().size());
         private final double[] batchSpread = new double[BATCH];
         private final double[] batchTimeDriven = new double[BATCH];
 
-        /** Draw durations, work out dates, trace what was critical, add up the money. */
-        void iterate(int first, int count) {
+        /**
+         * Draw a duration and place the activity, one after the other; trace what was critical; add up the money.
+         *
+         * @param placed is told of each activity while its row is still in the processor's cache
+         */
+        void iterate(int first, int count, IntConsumer placed) {
+            lanes.begin(count);
             for (int i = 0; i < network.size(); i++) {
                 plan.duration(i).sample(draws, first, count, lanes.duration[i], space.words);
+                pass.place(i, lanes, count);
+                placed.accept(i);
             }
-            pass.run(lanes, count);
             trace.run(lanes, count);
             plan.costs().run(draws, first, count, lanes, space, batchSpread, batchTimeDriven);
         }

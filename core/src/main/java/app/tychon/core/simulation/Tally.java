@@ -1,6 +1,7 @@
 package app.tychon.core.simulation;
 
 import java.util.Arrays;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * The distribution of one quantity in fixed memory: counts in {@value #BINS} bins over the range a pilot has shown, half
@@ -13,6 +14,7 @@ final class Tally {
 
     private final double low;
     private final double width;
+    private final double perWidth;
     private final int[] counts = new int[BINS];
     private double[] outside = new double[0];
     private int outsideCount;
@@ -22,6 +24,7 @@ final class Tally {
     private Tally(double low, double width) {
         this.low = low;
         this.width = width;
+        perWidth = 1 / width;
     }
 
     /** An empty tally for quantities like the pilot's. */
@@ -42,17 +45,21 @@ final class Tally {
     }
 
     void add(double[] values, int count) {
+        double least = min;
+        double most = max;
         for (int k = 0; k < count; k++) {
             double value = values[k];
-            min = Math.min(min, value);
-            max = Math.max(max, value);
-            double at = (value - low) / width;
+            least = Math.min(least, value);
+            most = Math.max(most, value);
+            double at = (value - low) * perWidth;
             if (at >= 0 && at < BINS) {
                 counts[(int) at]++;
             } else {
                 addOutside(value);
             }
         }
+        min = least;
+        max = most;
     }
 
     private void addOutside(double value) {
@@ -79,6 +86,24 @@ final class Tally {
 
     double max() {
         return max;
+    }
+
+    /** The mean of what {@code map} makes of the values, within half the width of a bin. */
+    double mean(DoubleUnaryOperator map) {
+        double sum = 0;
+        int total = outsideCount;
+        for (int bin = 0; bin < BINS; bin++) {
+            if (counts[bin] > 0) {
+                double middle = Math.max(min, Math.min(max, low + width * (bin + 0.5)));
+                sum += counts[bin] * map.applyAsDouble(middle);
+                total += counts[bin];
+            }
+        }
+        Arrays.sort(outside, 0, outsideCount);
+        for (int i = 0; i < outsideCount; i++) {
+            sum += map.applyAsDouble(outside[i]);
+        }
+        return sum / total;
     }
 
     /** The percentiles 1 to 99, each within the width of a bin. */

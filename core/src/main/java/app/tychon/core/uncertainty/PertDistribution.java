@@ -1,6 +1,5 @@
 package app.tychon.core.uncertainty;
 
-import org.hipparchus.special.Beta;
 import org.hipparchus.util.FastMath;
 
 /**
@@ -18,14 +17,14 @@ public final class PertDistribution implements Distribution {
     private final double high;
     private final double alpha;
     private final double beta;
-    private final double logBeta;
+    private final RegularizedBeta standard;
 
     private PertDistribution(double low, double high, double alpha, double beta) {
         this.low = low;
         this.high = high;
         this.alpha = alpha;
         this.beta = beta;
-        logBeta = Beta.logBeta(alpha, beta);
+        standard = new RegularizedBeta(alpha, beta);
     }
 
     /** @throws IllegalArgumentException unless low ≤ likely ≤ high, low &lt; high, all finite, and weight &gt; 0 */
@@ -55,7 +54,7 @@ public final class PertDistribution implements Distribution {
     private double standardDensity(double t) {
         double left = alpha == 1 ? 0 : (alpha - 1) * FastMath.log(t);
         double right = beta == 1 ? 0 : (beta - 1) * FastMath.log1p(-t);
-        return FastMath.exp(left + right - logBeta);
+        return FastMath.exp(left + right - standard.logBeta());
     }
 
     @Override
@@ -63,7 +62,7 @@ public final class PertDistribution implements Distribution {
         if (x <= low) {
             return 0;
         }
-        return x >= high ? 1 : Beta.regularizedBeta((x - low) / (high - low), alpha, beta);
+        return x >= high ? 1 : standard.value((x - low) / (high - low));
     }
 
     /** Newton's method kept within a shrinking bracket, on whichever tail is the smaller. */
@@ -84,7 +83,7 @@ public final class PertDistribution implements Distribution {
         double above = 1;
         double t = alpha / (alpha + beta);
         for (int step = 0; step < MOST_STEPS; step++) {
-            double error = Beta.regularizedBeta(t, alpha, beta) - p;
+            double error = standard.value(t) - p;
             if (error == 0) {
                 return t;
             }

@@ -103,7 +103,10 @@ class SimulationTest {
         assertThat(activity.duration()[79] / DAY).isCloseTo(p80, within(bin));
         assertThat(activity.meanDuration() / DAY).isCloseTo(40 / 3.0, within(0.01));
         assertThat(activity.sdDuration()).isCloseTo(Sample.of(result.duration()).standardDeviation(), within(1e-6));
-        assertThat(activity.finish()[79]).isCloseTo(Sample.of(result.finish()).percentile(0.8), within(bin * DAY * 4));
+        double binMinutes = bin * DAY * 4;
+        assertThat(activity.meanFinish()).isCloseTo(Sample.of(result.finish()).mean(), within(binMinutes));
+        assertThat(activity.meanStart()).isEqualTo(activity.start()[0]);
+        assertThat(activity.finish()[79]).isCloseTo(Sample.of(result.finish()).percentile(0.8), within(binMinutes));
     }
 
     @Test
@@ -130,6 +133,8 @@ class SimulationTest {
         assertThat(cost.mean()).isCloseTo(2500, fourErrors(2000 / Math.sqrt(12)));
         assertThat(result.cost().timeDriven()).containsOnly(0.0);
         assertThat(result.cost().planned()).isEqualTo(1500);
+        // What stands on the branch is not the activity's.
+        assertThat(result.activities().get(0).meanCost()).isCloseTo(cost.mean() - 500, within(1e-6));
     }
 
     @Test

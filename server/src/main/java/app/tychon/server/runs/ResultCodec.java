@@ -45,6 +45,9 @@ final class ResultCodec {
                 out.writeDouble(activity.criticality());
                 out.writeDouble(activity.meanDuration());
                 out.writeDouble(activity.sdDuration());
+                out.writeDouble(activity.meanStart());
+                out.writeDouble(activity.meanFinish());
+                out.writeDouble(activity.meanCost());
                 write(out, activity.duration());
                 write(out, activity.start());
                 write(out, activity.finish());
@@ -73,7 +76,16 @@ final class ResultCodec {
             List<ActivityResult> activities = new ArrayList<>();
             for (int left = in.readInt(); left > 0; left--) {
                 activities.add(new ActivityResult(
-                        in.readUTF(), in.readDouble(), in.readDouble(), in.readDouble(), read(in), read(in), read(in)));
+                        in.readUTF(),
+                        in.readDouble(),
+                        in.readDouble(),
+                        in.readDouble(),
+                        in.readDouble(),
+                        in.readDouble(),
+                        in.readDouble(),
+                        read(in),
+                        read(in),
+                        read(in)));
             }
             return new RunResult(settings, iterations, finish, duration, cost, planFinish, planDuration, activities);
         } catch (IOException e) {

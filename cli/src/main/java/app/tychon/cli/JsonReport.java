@@ -1,0 +1,131 @@
+package app.tychon.cli;
+
+import app.tychon.core.analysis.Driver;
+import app.tychon.core.analysis.Sample;
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.model.Activity;
+import app.tychon.core.simulation.ActivityResult;
+import app.tychon.core.simulation.Inputs;
+import app.tychon.core.simulation.RunResult;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+
+/** All results as JSON, in the form that {@code docs/command-line.md} describes. */
+final class JsonReport {
+    private static final int HIGHEST = 99;
+
+    private final Report report;
+
+    private JsonReport(Report report) {
+        this.report = report;
+    }
+
+    static void write(Report report, Path file) throws IOException {
+        JsonMapper.builder()
+                .build()
+                .writerWithDefaultPrettyPrinter()
+                .writeValue(file.toFile(), new JsonReport(report).tree());
+    }
+
+    private ObjectNode tree() {
+        RunResult result = report.result();
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
+        root.put("iterations", result.iterations());
+        root.put("seed", result.settings().seed());
+        root.put("sampling", result.settings().sampling().name().toLowerCase(Locale.ROOT));
+        root.put("seconds", report.seconds());
+        finish(root.putObject("finish"));
+        ObjectNode duration = root.putObject("duration");
+        duration.put("unit", "working days of the project calendar");
+        numbers(duration, report.planDays(), report.durationDays());
+        ObjectNode cost = root.putObject("cost");
+        numbers(cost, result.cost().planned(), report.cost());
+        cost.put("chanceOfPlan", report.cost().chance(result.cost().planned()));
+        ArrayNode activities = root.putArray("activities");
+        for (int i = 0; i < result.activities().size(); i++) {
+            activity(
+                    activities.addObject(),
+                    report.plan().activities().get(i),
+                    result.activities().get(i));
+        }
+        root.putArray("risks");
+        root.putArray("correlations");
+        ObjectNode drivers = root.putObject("drivers");
+        drivers(drivers.putArray("finish"), report.finishDrivers(), "swingDays", report.minutesPerDay());
+        drivers(drivers.putArray("cost"), report.costDrivers(), "swing", 1);
+        return root;
+    }
+
+    private void finish(ObjectNode node) {
+        Sample finish = report.finish();
+        node.put("plan", date(report.result().planFinish()));
+        node.put("chanceOfPlan", finish.chance(report.result().planFinish()));
+        node.put("mean", date(finish.mean()));
+        ObjectNode percentiles = node.putObject("percentiles");
+        for (int p = 1; p <= HIGHEST; p++) {
+            percentiles.put(Integer.toString(p), date(finish.percentile(p / 100.0)));
+        }
+    }
+
+    private static void numbers(ObjectNode node, double plan, Sample sample) {
+        node.put("plan", plan);
+        node.put("mean", sample.mean());
+        node.put("sd", sample.standardDeviation());
+        ObjectNode percentiles = node.putObject("percentiles");
+        for (int p = 1; p <= HIGHEST; p++) {
+            percentiles.put(Integer.toString(p), sample.percentile(p / 100.0));
+        }
+    }
+
+    private void activity(ObjectNode node, Activity activity, ActivityResult result) {
+        double day = activity.duration().isElapsed() ? Instants.DAY : report.minutesPerDay(activity.calendar());
+        node.put("id", result.id());
+        node.put("criticality", result.criticality());
+        ObjectNode duration = node.putObject("duration");
+        duration.put("mean", result.meanDuration() / day);
+        duration.put("sd", result.sdDuration() / day);
+        percentiles(duration, result.duration(), (at, p, value) -> at.put(p, value / day));
+        dates(node.putObject("start"), result.meanStart(), result.start());
+        dates(node.putObject("finish"), result.meanFinish(), result.finish());
+        node.putObject("cost").put("mean", result.meanCost());
+    }
+
+    private static void dates(ObjectNode node, double mean, double[] values) {
+        node.put("mean", date(mean));
+        percentiles(node, values, (at, p, value) -> at.put(p, date(value)));
+    }
+
+    /** Writes one percentile under its name. */
+    private interface Put {
+        void put(ObjectNode at, String percentile, double value);
+    }
+
+    private static void percentiles(ObjectNode node, double[] values, Put put) {
+        ObjectNode percentiles = node.putObject("percentiles");
+        for (int p = 1; p <= HIGHEST; p++) {
+            put.put(percentiles, Integer.toString(p), values[p - 1]);
+        }
+    }
+
+    private static void drivers(ArrayNode array, List<Driver> drivers, String swing, double perUnit) {
+        for (Driver driver : drivers) {
+            ObjectNode node = array.addObject();
+            node.put("input", driver.input().id());
+            node.put("kind", driver.input().kind() == Inputs.Kind.ESTIMATE ? "estimate" : "cost");
+            node.put("spearman", driver.spearman());
+            node.put("regression", driver.regression());
+            node.put("contribution", driver.contribution());
+            node.put(swing, driver.swing() / perUnit);
+        }
+    }
+
+    private static String date(double instant) {
+        return Instants.toCivil(instant).toString();
+    }
+}

@@ -1,0 +1,46 @@
+package app.tychon.cli;
+
+import app.tychon.core.analysis.DateSample;
+import app.tychon.core.analysis.Driver;
+import app.tychon.core.analysis.Sample;
+import app.tychon.core.calendar.WorkingTimes;
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.RunResult;
+import java.util.Arrays;
+import java.util.List;
+
+/** A run with what is told of it: samples of finish, duration in working days, and cost; drivers of both. */
+record Report(Plan plan, RunResult result, double seconds, List<Driver> finishDrivers, List<Driver> costDrivers) {
+    Sample finish() {
+        return DateSample.of(result.finish(), WorkingTimes.ofProject(plan));
+    }
+
+    Sample durationDays() {
+        double day = minutesPerDay();
+        return Sample.of(
+                Arrays.stream(result.duration()).map(minutes -> minutes / day).toArray());
+    }
+
+    double planDays() {
+        return result.planDuration() / minutesPerDay();
+    }
+
+    Sample cost() {
+        return Sample.of(result.cost().totals());
+    }
+
+    /** Working minutes of a day of the project's calendar. */
+    double minutesPerDay() {
+        return minutesPerDay(plan.project().calendar());
+    }
+
+    double minutesPerDay(String calendar) {
+        return plan.calendars().stream()
+                .filter(c -> c.id().equals(calendar))
+                .mapToDouble(CalendarDefinition::hoursPerDay)
+                .map(hours -> hours * 60)
+                .findFirst()
+                .orElseThrow();
+    }
+}

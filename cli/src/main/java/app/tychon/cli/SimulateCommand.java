@@ -1,0 +1,109 @@
+package app.tychon.cli;
+
+import app.tychon.core.analysis.Driver;
+import app.tychon.core.analysis.Sensitivity;
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.Inputs;
+import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.exchange.ProjectFileReader;
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Simulates a project file and prints what came out. */
+@Command(
+        name = "simulate",
+        mixinStandardHelpOptions = true,
+        description = "Simulates a project file: percentiles of finish and cost, and what drives them.")
+final class SimulateCommand implements Callable<Integer> {
+    private static final int FAILED = 1;
+    private static final int BAD_INPUT = 2;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "FILE", description = "a project file, *.tychon.json")
+    private Path file;
+
+    @Option(names = "--iterations", paramLabel = "N", defaultValue = "10000", description = "default ${DEFAULT-VALUE}")
+    private int iterations;
+
+    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "default ${DEFAULT-VALUE}")
+    private long seed;
+
+    @Option(names = "--sampling", defaultValue = "latin", description = "latin (default) or plain")
+    private Sampling sampling;
+
+    @Option(names = "--threads", paramLabel = "T", description = "default: as many as there are cores")
+    private Integer threads;
+
+    @Option(names = "--json", paramLabel = "OUT", description = "writes all results")
+    private Path json;
+
+    @Option(names = "--samples", paramLabel = "OUT.csv", description = "writes every iteration")
+    private Path samples;
+
+    @Override
+    public Integer call() throws IOException {
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            int cores = Runtime.getRuntime().availableProcessors();
+            RunSettings settings = new RunSettings(iterations, seed, sampling, threads == null ? cores : threads);
+            Plan plan = ProjectFileReader.read(in);
+            long began = System.nanoTime();
+            CompiledPlan compiled = CompiledPlan.of(plan);
+            RunResult result = Simulation.run(compiled, settings, RunMonitor.NONE);
+            report(plan, compiled, result, (System.nanoTime() - began) / 1e9);
+            return 0;
+        } catch (InvalidPlanException e) {
+            e.problems().forEach(problem -> complain(problem.toString()));
+            return BAD_INPUT;
+        } catch (IllegalArgumentException e) {
+            complain(e.getMessage());
+            return BAD_INPUT;
+        } catch (NoSuchFileException e) {
+            complain("there is no file " + e.getFile());
+            return BAD_INPUT;
+        } catch (IOException e) {
+            complain(e.getClass().getSimpleName() + ": " + e.getMessage());
+            return FAILED;
+        }
+    }
+
+    private void report(Plan plan, CompiledPlan compiled, RunResult result, double seconds) throws IOException {
+        Inputs inputs = Inputs.of(compiled);
+        List<Driver> finish = Sensitivity.drivers(inputs, result.settings(), result.duration());
+        List<Driver> cost = plan.costs().isEmpty()
+                ? List.of()
+                : Sensitivity.drivers(inputs, result.settings(), result.cost().totals());
+        Report report = new Report(plan, result, seconds, finish, cost);
+        spec.commandLine().getOut().print(new TextReport(report).text());
+        spec.commandLine().getOut().flush();
+        if (json != null) {
+            JsonReport.write(report, json);
+        }
+        if (samples != null) {
+            SamplesCsv.write(result, samples);
+        }
+    }
+
+    private void complain(String sentence) {
+        spec.commandLine().getErr().println(sentence);
+        spec.commandLine().getErr().flush();
+    }
+}

@@ -1,0 +1,80 @@
+package app.tychon.cli;
+
+import app.tychon.core.analysis.Driver;
+import app.tychon.core.analysis.PercentileInterval;
+import app.tychon.core.analysis.Sample;
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.simulation.RunResult;
+import java.util.List;
+import java.util.Locale;
+
+/** What the terminal shows. */
+final class TextReport {
+    private static final int[] LEVELS = {5, 10, 20, 30, 40, 50, 60, 70, 80, 90, 95};
+    private static final int MOST_DRIVERS = 10;
+
+    private final Report report;
+    private final StringBuilder text = new StringBuilder();
+
+    TextReport(Report report) {
+        this.report = report;
+    }
+
+    private void line(String format, Object... values) {
+        text.append(String.format(Locale.ROOT, format, values)).append('\n');
+    }
+
+    String text() {
+        RunResult result = report.result();
+        Sample finish = report.finish();
+        Sample cost = report.cost();
+        boolean money = !report.plan().costs().isEmpty();
+        String currency = report.plan().project().currency();
+        line(
+                "%s: %,d iterations, seed %d, %s sampling, %.2f s",
+                report.plan().project().name(),
+                result.iterations(),
+                result.settings().seed(),
+                result.settings().sampling().name().toLowerCase(Locale.ROOT),
+                report.seconds());
+        line(
+                "The plan finishes %s; its chance is %.1f %%.",
+                date(result.planFinish()), 100 * finish.chance(result.planFinish()));
+        if (money) {
+            line(
+                    "The plan costs %s %,.0f; its chance is %.1f %%.",
+                    currency,
+                    result.cost().planned(),
+                    100 * cost.chance(result.cost().planned()));
+        }
+        line("");
+        line("level   finish             95 %% interval                         %s", money ? "cost " + currency : "");
+        for (int level : LEVELS) {
+            PercentileInterval interval = finish.percentileWithInterval(level / 100.0);
+            String amount = money ? String.format(Locale.ROOT, "%,14.0f", cost.percentile(level / 100.0)) : "";
+            line(
+                    "P%-4d   %s   %s to %s   %s",
+                    level, date(interval.value()), date(interval.low()), date(interval.high()), amount);
+        }
+        drivers("finish", "working days", report.finishDrivers(), report.minutesPerDay());
+        if (money) {
+            drivers("cost", currency, report.costDrivers(), 1);
+        }
+        return text.toString();
+    }
+
+    private void drivers(String of, String unit, List<Driver> drivers, double perUnit) {
+        line("");
+        line("What drives the %s    (swing: mean in the input's highest tenth less that in its lowest, %s)", of, unit);
+        line("%-10s %-42s %8s %13s %10s", "input", "", "rank r", "of variance", "swing");
+        drivers.stream()
+                .limit(MOST_DRIVERS)
+                .forEach(d -> line(
+                        "%-10s %-42.42s %8.2f %11.1f %% %,10.1f",
+                        d.input().id(), d.input().name(), d.spearman(), 100 * d.contribution(), d.swing() / perUnit));
+    }
+
+    private static String date(double instant) {
+        return Instants.toCivil(instant).toString().replace('T', ' ');
+    }
+}
