@@ -2,6 +2,8 @@ package app.tychon.cli;
 
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
 
 /** The command line on project files; {@code ./tychon} delegates to it. */
 @Command(
@@ -9,22 +11,20 @@ import picocli.CommandLine.Command;
         subcommands = {SimulateCommand.class},
         description = "How sure are we of the date and the budget?")
 public final class Tychon implements Runnable {
-    @CommandLine.Spec
-    private CommandLine.Model.CommandSpec spec;
+    @Spec
+    private CommandSpec spec;
 
     public static void main(String[] args) {
-        System.exit(run(args));
+        System.exit(commandLine().execute(args));
     }
 
     /** Exit codes: 0 done, 1 something outside failed, 2 bad input. */
-    static int run(String... args) {
-        return new CommandLine(new Tychon())
-                .setCaseInsensitiveEnumValuesAllowed(true)
-                .execute(args);
+    static CommandLine commandLine() {
+        return new CommandLine(new Tychon()).setCaseInsensitiveEnumValuesAllowed(true);
     }
 
     @Override
     public void run() {
-        spec.commandLine().usage(System.out);
+        spec.commandLine().usage(spec.commandLine().getOut());
     }
 }

@@ -1,8 +1,6 @@
 package app.tychon.core.analysis;
 
 import java.util.Arrays;
-import java.util.Comparator;
-import java.util.stream.IntStream;
 
 /** Ranks and the correlations that go with them. */
 public final class Ranks {
@@ -10,19 +8,21 @@ public final class Ranks {
 
     /** Ranks from 1, equal values sharing the mean of theirs. O(n log n). */
     public static double[] of(double[] values) {
-        Integer[] order = IntStream.range(0, values.length).boxed().toArray(Integer[]::new);
-        Arrays.sort(order, Comparator.comparingDouble(i -> values[i]));
-        double[] ranks = new double[values.length];
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        double[] meanRank = new double[sorted.length];
         int from = 0;
-        while (from < order.length) {
+        while (from < sorted.length) {
             int to = from;
-            while (to + 1 < order.length && values[order[to + 1]] == values[order[from]]) {
+            while (to + 1 < sorted.length && sorted[to + 1] == sorted[from]) {
                 to++;
             }
-            for (int i = from; i <= to; i++) {
-                ranks[order[i]] = (from + to) / 2.0 + 1;
-            }
+            Arrays.fill(meanRank, from, to + 1, (from + to) / 2.0 + 1);
             from = to + 1;
+        }
+        double[] ranks = new double[values.length];
+        for (int i = 0; i < values.length; i++) {
+            ranks[i] = meanRank[Arrays.binarySearch(sorted, values[i])];
         }
         return ranks;
     }

@@ -61,7 +61,7 @@ public final class Sensitivity {
     }
 
     private static List<Driver> regress(Inputs inputs, RunSettings settings, double[] output, List<Driver> strongest) {
-        if (strongest.isEmpty() || Sample.of(output).standardDeviation() == 0) {
+        if (strongest.isEmpty() || deviation(output) == 0) {
             return strongest;
         }
         int size = strongest.size();
@@ -71,7 +71,7 @@ public final class Sensitivity {
         double[] standardOutput = standardised(output);
         for (int j = 0; j < size; j++) {
             double[] values = inputs.sample(strongest.get(j).input(), settings, output.length);
-            deviations[j] = Sample.of(values).standardDeviation();
+            deviations[j] = deviation(values);
             standard[j] = standardised(values);
             withOutput[j] = correlation(standard[j], standardOutput);
         }
@@ -85,7 +85,7 @@ public final class Sensitivity {
         RealVector coefficients = new SingularValueDecomposition(new Array2DRowRealMatrix(amongInputs, false))
                 .getSolver()
                 .solve(new ArrayRealVector(withOutput, false));
-        double outputDeviation = Sample.of(output).standardDeviation();
+        double outputDeviation = deviation(output);
         List<Driver> drivers = new ArrayList<>();
         for (int j = 0; j < size; j++) {
             Driver driver = strongest.get(j);
@@ -110,9 +110,17 @@ public final class Sensitivity {
     }
 
     private static double[] standardised(double[] values) {
-        Sample sample = Sample.of(values);
-        double mean = sample.mean();
-        double deviation = sample.standardDeviation();
+        double mean = Arrays.stream(values).sum() / values.length;
+        double deviation = deviation(values);
         return Arrays.stream(values).map(v -> (v - mean) / deviation).toArray();
+    }
+
+    private static double deviation(double[] values) {
+        double mean = Arrays.stream(values).sum() / values.length;
+        double squares = 0;
+        for (double value : values) {
+            squares += (value - mean) * (value - mean);
+        }
+        return Math.sqrt(squares / (values.length - 1));
     }
 }

@@ -49,8 +49,12 @@ final class Tally {
         double most = max;
         for (int k = 0; k < count; k++) {
             double value = values[k];
-            least = Math.min(least, value);
-            most = Math.max(most, value);
+            if (value < least) {
+                least = value;
+            }
+            if (value > most) {
+                most = value;
+            }
             double at = (value - low) * perWidth;
             if (at >= 0 && at < BINS) {
                 counts[(int) at]++;

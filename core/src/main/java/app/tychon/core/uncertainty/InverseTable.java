@@ -18,24 +18,30 @@ public final class InverseTable {
     /** Bits of p = 2^-14, shifted down to one unit a piece. */
     private static final long FIRST = Double.doubleToLongBits(NEAREST) >>> (52 - BITS);
 
+    private static final long WITHIN = (1L << (52 - BITS)) - 1;
+    private static final double WITHIN_UNIT = 1.0 / (1L << (52 - BITS));
+    private static final int UPPER = PIECES * 4;
     private static final int MOST_STEPS = 6;
 
     private final Distribution exact;
-    private final double[] lowerHalf;
-    private final double[] upperHalf;
+    /** Four coefficients a piece: those of the lower half from its end to the median, then those of the upper half. */
+    private final double[] pieces;
+
+    private final double median;
 
     private InverseTable(Distribution exact) {
         this.exact = exact;
-        lowerHalf = pieces(false);
-        upperHalf = pieces(true);
+        pieces = new double[2 * UPPER];
+        fill(0, false);
+        fill(UPPER, true);
+        median = exact.inverse(0.5);
     }
 
     public static InverseTable of(Distribution exact) {
         return new InverseTable(exact);
     }
 
-    private double[] pieces(boolean upper) {
-        double[] coefficients = new double[PIECES * 4];
+    private void fill(int offset, boolean upper) {
         double x0 = exact.inverse(upper ? 1 - knot(0) : knot(0));
         double slope0 = slopeAt(x0, upper);
         for (int piece = 0; piece < PIECES; piece++) {
@@ -44,14 +50,14 @@ public final class InverseTable {
             double slope1 = slopeAt(x1, upper);
             double m0 = slope0 * width;
             double m1 = slope1 * width;
-            coefficients[piece * 4] = x0;
-            coefficients[piece * 4 + 1] = m0;
-            coefficients[piece * 4 + 2] = 3 * (x1 - x0) - 2 * m0 - m1;
-            coefficients[piece * 4 + 3] = 2 * (x0 - x1) + m0 + m1;
+            int at = offset + piece * 4;
+            pieces[at] = x0;
+            pieces[at + 1] = m0;
+            pieces[at + 2] = 3 * (x1 - x0) - 2 * m0 - m1;
+            pieces[at + 3] = 2 * (x0 - x1) + m0 + m1;
             x0 = x1;
             slope0 = slope1;
         }
-        return coefficients;
     }
 
     /**
@@ -89,14 +95,13 @@ public final class InverseTable {
             return exact.inverse(p);
         }
         long bits = Double.doubleToLongBits(tail);
-        int piece = (int) ((bits >>> (52 - BITS)) - FIRST);
-        if (piece >= PIECES) {
-            piece = PIECES - 1;
+        long piece = (bits >>> (52 - BITS)) - FIRST;
+        if (piece == PIECES) {
+            return median;
         }
-        double left = knot(piece);
-        double t = (tail - left) / (knot(piece + 1) - left);
-        double[] c = p < 0.5 ? lowerHalf : upperHalf;
-        int at = piece * 4;
-        return ((c[at + 3] * t + c[at + 2]) * t + c[at + 1]) * t + c[at];
+        // Within an octave pieces are even, so the remaining bits are how far into the piece p lies.
+        double t = (bits & WITHIN) * WITHIN_UNIT;
+        int at = 4 * (int) piece + (p < 0.5 ? 0 : UPPER);
+        return ((pieces[at + 3] * t + pieces[at + 2]) * t + pieces[at + 1]) * t + pieces[at];
     }
 }

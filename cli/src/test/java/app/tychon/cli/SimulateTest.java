@@ -1,0 +1,138 @@
+package app.tychon.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.tychon.core.calendar.Instants;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+class SimulateTest {
+    private static final String GARDEN =
+            Path.of("..", "examples", "garden-room.tychon.json").toString();
+
+    @TempDir
+    Path folder;
+
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    private int run(String... arguments) {
+        return Tychon.commandLine()
+                .setOut(new PrintWriter(out))
+                .setErr(new PrintWriter(err))
+                .execute(arguments);
+    }
+
+    private JsonNode json(String... options) throws IOException {
+        Path file = folder.resolve("out.json");
+        String[] arguments = Stream.concat(Stream.of("simulate", GARDEN, "--json", file.toString()), Stream.of(options))
+                .toArray(String[]::new);
+        assertThat(run(arguments)).as(err.toString()).isZero();
+        return new ObjectMapper().readTree(file.toFile());
+    }
+
+    @Test
+    void printsPercentilesWithThePlansOwnChanceAndDrivers() {
+        assertThat(run("simulate", GARDEN, "--iterations", "2000", "--seed", "7"))
+                .isZero();
+        assertThat(out.toString())
+                .contains("2,000 iterations, seed 7, latin sampling")
+                .contains("The plan finishes 2027-06-01 17:00; its chance is")
+                .contains("\nP80 ")
+                .contains("What drives the finish")
+                .contains("Timber frame, made by the carpenter");
+        assertThat(err.toString()).isEmpty();
+    }
+
+    @Test
+    void writesAllResultsAsJson() throws IOException {
+        JsonNode root = json("--iterations", "5000", "--seed", "3");
+        assertThat(root.at("/iterations").asInt()).isEqualTo(5000);
+        assertThat(root.at("/sampling").asText()).isEqualTo("latin");
+        assertThat(root.at("/finish/plan").asText()).isEqualTo("2027-06-01T17:00");
+        assertThat(root.at("/finish/percentiles")).hasSize(99);
+        assertThat(root.at("/duration/plan").asDouble()).isEqualTo(40);
+        assertThat(root.at("/cost/plan").asDouble()).isEqualTo(15_700);
+        assertThat(root.at("/activities")).hasSize(6);
+        JsonNode frame = root.at("/activities/2");
+        assertThat(frame.at("/id").asText()).isEqualTo("G30");
+        assertThat(frame.at("/duration/mean").asDouble()).isCloseTo(17, within(0.05));
+        assertThat(root.at("/activities/3/cost/mean").asDouble()).isGreaterThan(4200);
+        double shares = 0;
+        for (JsonNode driver : root.at("/drivers/finish")) {
+            shares += driver.at("/contribution").asDouble();
+        }
+        assertThat(shares).isBetween(0.9, 1.0 + 1e-9);
+        assertThat(root.at("/drivers/cost/0/kind").asText()).isIn("cost", "estimate");
+    }
+
+    @Test
+    void theSameSeedGivesTheSameNumbersOnAnyNumberOfThreads() throws IOException {
+        JsonNode one = json("--seed", "9", "--threads", "1", "--sampling", "plain");
+        JsonNode four = json("--seed", "9", "--threads", "4", "--sampling", "plain");
+        for (String part : List.of("finish", "duration", "cost", "activities", "drivers")) {
+            assertThat(four.get(part)).isEqualTo(one.get(part));
+        }
+        assertThat(json("--seed", "10").get("finish")).isNotEqualTo(one.get("finish"));
+    }
+
+    @Test
+    void everyIterationIsARowOfTheSamplesWhoseCostPartsAddUp() throws IOException {
+        Path csv = folder.resolve("samples.csv");
+        assertThat(run("simulate", GARDEN, "--iterations", "300", "--samples", csv.toString()))
+                .isZero();
+        List<String> lines = Files.readAllLines(csv);
+        assertThat(lines).hasSize(301);
+        assertThat(lines.get(0)).isEqualTo("iteration,finish,durationMinutes,cost,planned,spread,timeDriven");
+        String[] row = lines.get(300).split(",");
+        assertThat(row[0]).isEqualTo("300");
+        assertThat(Instants.of(LocalDateTime.parse(row[1]))).isGreaterThan(0);
+        assertThat(Double.parseDouble(row[3]))
+                .isEqualTo(Double.parseDouble(row[4]) + Double.parseDouble(row[5]) + Double.parseDouble(row[6]));
+    }
+
+    @Test
+    void badInputEndsWithTwoAndEveryProblemOnALine() throws IOException {
+        Path bad = folder.resolve("bad.json");
+        Files.writeString(
+                bad,
+                Files.readString(Path.of(GARDEN))
+                        .replace("\"8d\"", "\"8 days\"")
+                        .replace("\"G20\",", "\"G10\","));
+        assertThat(run("simulate", bad.toString())).isEqualTo(2);
+        assertThat(err.toString().lines().toList())
+                .contains("/activities/1/id: there is already an activity \"G10\"")
+                .anyMatch(line -> line.startsWith("/activities/0/duration: ") && line.endsWith("not \"8 days\""))
+                .noneMatch(line -> line.contains("Exception"));
+        assertThat(out.toString()).isEmpty();
+    }
+
+    @Test
+    void nonsenseOnTheCommandLineEndsWithTwoToo() {
+        assertThat(run("simulate", GARDEN, "--iterations", "0")).isEqualTo(2);
+        assertThat(run("simulate", GARDEN, "--sampling", "fancy")).isEqualTo(2);
+        assertThat(run("simulate", folder.resolve("none.json").toString())).isEqualTo(2);
+        assertThat(err.toString())
+                .contains("iterations must lie between 1 and 1000000, not 0")
+                .contains("there is no file");
+    }
+
+    @Test
+    void everyOptionIsExplained() {
+        CommandLine simulate = Tychon.commandLine().getSubcommands().get("simulate");
+        assertThat(simulate.getCommandSpec().options())
+                .allSatisfy(option -> assertThat(option.description()).isNotEmpty());
+    }
+}
