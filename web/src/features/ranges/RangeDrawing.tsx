@@ -73,7 +73,9 @@ function Density({ range, x }: { range: RangeView; x: (percent: number) => numbe
   );
   // A triangle is its three corners; even steps would cut off its tip.
   const points =
-    range.shape === "triangular" && range.likely !== undefined ? [point(range.likely, 100)] : evenly;
+    range.shape === "triangular" && range.limits && range.likely !== undefined
+      ? [point(range.likely, 100)]
+      : evenly;
   const mean = x(percent(range.mean));
   return (
     <g>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { ActivityView, RangeView } from "../../shared/api/client";
-import { pointOf, withoutEstimate, withPoint, withShape } from "./estimates";
+import { canType, pointOf, withoutEstimate, withPoint, withShape } from "./estimates";
 
 function ranged(range: Partial<RangeView>): ActivityView {
   return {
@@ -8,6 +8,7 @@ function ranged(range: Partial<RangeView>): ActivityView {
     kind: "task",
     range: {
       shape: "triangular",
+      limits: true,
       planned: 10,
       low: 8,
       likely: 10,
@@ -21,7 +22,7 @@ function ranged(range: Partial<RangeView>): ActivityView {
   } as unknown as ActivityView;
 }
 
-const certain = ranged({ shape: "certain", low: 10, high: 10, likely: undefined });
+const certain = ranged({ shape: "certain", limits: false, low: 10, high: 10, likely: undefined });
 
 describe("an estimate", () => {
   it("keeps its other points when one is typed", () => {
@@ -53,6 +54,15 @@ describe("an estimate", () => {
   it("of an unknown shape is refused with the shapes there are", () => {
     expect(withShape(ranged({}), "banana")).toEqual({
       refusal: "A shape is one of Certain, Triangular, PERT, Uniform, not “banana”.",
+    });
+  });
+
+  it("whose shape came from a file is not typed over point by point", () => {
+    const lognormal = ranged({ shape: "lognormal", limits: false });
+    expect(canType(lognormal, "low")).toBe(false);
+    expect(pointOf(lognormal.range, "high")).toBeUndefined();
+    expect(withShape(lognormal, "triangular")).toMatchObject({
+      edit: { estimate: { shape: "triangular", low: 10, high: 10 } },
     });
   });
 });

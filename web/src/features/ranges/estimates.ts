@@ -13,6 +13,15 @@ export const SHAPES = [
 
 const LABELS: Record<string, string> = {
   fixed: "Fixed",
+  normal: "Normal",
+  lognormal: "Lognormal",
+  beta: "Beta",
+  gamma: "Gamma",
+  exponential: "Exponential",
+  weibull: "Weibull",
+  discrete: "Discrete",
+  cumulative: "Curve",
+  sample: "Data",
   ...Object.fromEntries(SHAPES.map((s) => [s.value, s.label])),
 };
 
@@ -24,13 +33,18 @@ const hasLikely = (shape: string) => shape === "triangular" || shape === "pert";
 
 /** The value of a point, where the shape has that point. */
 export function pointOf(range: RangeView, point: Point): number | undefined {
-  if (range.shape === "certain" || range.shape === "fixed") return undefined;
+  if (!range.limits) return undefined;
   return point === "likely" ? range.likely : range[point];
 }
 
-/** Whether a point can be typed: always, but for the likely value of a uniform range. */
+/**
+ * Whether a point can be typed: for certain activities, which begin a range with it, and for ranges between limits, but
+ * for the likely value of a uniform one. Other shapes come from a file; typing a point would lose what they say.
+ */
 export const canType = (activity: ActivityView, point: Point) =>
-  canBeUncertain(activity) && (point !== "likely" || activity.range.shape !== "uniform");
+  canBeUncertain(activity) &&
+  (activity.range.shape === "certain" || activity.range.limits) &&
+  (point !== "likely" || activity.range.shape !== "uniform");
 
 function edited(activity: ActivityView, range: RangeView): Typed {
   const { shape, low, likely, high } = range;
@@ -51,7 +65,14 @@ export function withPoint(activity: ActivityView, point: Point, text: string): T
   const begun = pointOf(range, "low") !== undefined;
   const start = begun
     ? range
-    : { ...range, shape: "triangular", low: range.planned, likely: range.planned, high: range.planned };
+    : {
+        ...range,
+        shape: "triangular",
+        limits: true,
+        low: range.planned,
+        likely: range.planned,
+        high: range.planned,
+      };
   return edited(activity, { ...start, [point]: value });
 }
 
@@ -65,7 +86,14 @@ export function withShape(activity: ActivityView, shape: string): Typed {
   const certain = pointOf(range, "low") === undefined;
   const [low, high] = certain ? [range.planned, range.planned] : [range.low, range.high];
   const likely = range.likely ?? Math.min(high, Math.max(low, range.planned));
-  return edited(activity, { ...range, shape, low, high, likely: hasLikely(shape) ? likely : undefined });
+  return edited(activity, {
+    ...range,
+    shape,
+    limits: true,
+    low,
+    high,
+    likely: hasLikely(shape) ? likely : undefined,
+  });
 }
 
 export function withoutEstimate(activity: ActivityView): Typed {
@@ -74,7 +102,14 @@ export function withoutEstimate(activity: ActivityView): Typed {
     edit: { id: activity.id, certain: true },
     after: {
       ...activity,
-      range: { ...activity.range, shape: "certain", low: planned, high: planned, likely: undefined },
+      range: {
+        ...activity.range,
+        shape: "certain",
+        limits: false,
+        low: planned,
+        high: planned,
+        likely: undefined,
+      },
     },
   };
 }

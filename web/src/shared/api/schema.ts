@@ -417,6 +417,7 @@ export interface components {
         };
         RangeView: {
             shape: string;
+            limits: boolean;
             /** Format: double */
             planned: number;
             /** Format: double */

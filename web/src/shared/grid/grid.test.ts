@@ -19,6 +19,7 @@ function activity(id: string, wbs: string): ActivityView {
     onLongestPath: true,
     range: {
       shape: "triangular",
+      limits: true,
       planned: 10,
       low: 8,
       likely: 10,

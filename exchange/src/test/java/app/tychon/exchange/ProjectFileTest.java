@@ -24,6 +24,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -99,6 +100,55 @@ class ProjectFileTest {
                 .isEqualTo(plan);
     }
 
+    @Test
+    void everyShapeSurvives() throws IOException {
+        Shape.Ends tens = new Shape.Ends(0.1, 0.9);
+        List<Shape> shapes = List.of(
+                new Shape.Triangular(1, 2, 4, tens),
+                new Shape.Pert(1, 2, 4, 6, tens),
+                new Shape.Normal(5, 1),
+                new Shape.Lognormal(5, 1.5),
+                new Shape.Beta(2, 3, 1, 9),
+                new Shape.Gamma(2, 3),
+                new Shape.Exponential(4),
+                new Shape.Weibull(1.5, 6),
+                new Shape.Discrete(List.of(new Shape.Point(2, 0.25), new Shape.Point(6, 0.75))),
+                new Shape.Cumulative(List.of(new Shape.Point(2, 0), new Shape.Point(5, 0.6), new Shape.Point(9, 1))),
+                new Shape.Sample(List.of(3.0, 4.5, 4.5)),
+                new Shape.Truncated(new Shape.Normal(5, 2), OptionalDouble.of(1), OptionalDouble.of(9)));
+        PlanBuilder builder = new PlanBuilder();
+        for (int i = 0; i < shapes.size(); i++) {
+            builder.task("A" + i, 5, shapes.get(i));
+        }
+        byte[] file = write(builder.build());
+        assertThat(ProjectFileReader.read(new ByteArrayInputStream(file))).isEqualTo(builder.build());
+        assertThat(schema().validate(new ObjectMapper().readTree(file))).isEmpty();
+    }
+
+    @Test
+    void impossibleParametersOfAShapeAreRefusedByName() {
+        String activity = HEAD
+                + "\"activities\":[{\"id\":\"A\",\"wbs\":\"W\",\"name\":\"a\",\"duration\":\"3d\",\"estimate\":%s}]}";
+        assertThat(problems(activity.formatted("{\"shape\":\"normal\",\"mean\":-2,\"sd\":0}")))
+                .containsExactly(
+                        "/activities/0/estimate/sd: must be above 0; this is 0",
+                        "/activities/0/estimate/mean: the mean of a duration must be above zero; this is -2");
+        assertThat(problems(activity.formatted("{\"shape\":\"discrete\",\"values\":[[1,0.5],[2,0.2]]}")))
+                .containsExactly(
+                        "/activities/0/estimate/values: the probabilities must add up to 1; they add up to 0.7");
+        assertThat(problems(activity.formatted("{\"shape\":\"cumulative\",\"points\":[[1,0],[1,0.5],[3,1]]}")))
+                .containsExactly(
+                        "/activities/0/estimate/points/1: values and chances must rise; 1 at 0.5 follows 1 at 0");
+        assertThat(problems(activity.formatted(
+                        "{\"shape\":\"pert\",\"low\":2,\"likely\":2,\"high\":4,\"lowAt\":0.6,\"min\":9}")))
+                .containsExactly(
+                        "/activities/0/estimate/lowAt: the chance of the low point lies from 0 to below 0.5; this is 0.6",
+                        "/activities/0/estimate/likely: where the outer points are percentiles, the likely value must lie between them",
+                        "/activities/0/estimate/min: nothing is left between 9 and 4");
+        assertThat(problems(activity.formatted("{\"shape\":\"sample\",\"values\":[-3,2]}")))
+                .containsExactly("/activities/0/estimate/values: a duration cannot be below zero; this is -3");
+    }
+
     private static final String HEAD =
             """
             {"format":"tychon-project","version":1,
@@ -137,7 +187,7 @@ class ProjectFileTest {
                         "/activities/1/estimate/low: must be a number, not \"two\"",
                         "/activities/2/wbs: must be text, not 7",
                         "/activities/2/actualStart: this version cannot take actualStart into account yet, so it would be lost",
-                        "/activities/2/estimate/shape: must be one of fixed, uniform, triangular, pert, not \"banana\"",
+                        "/activities/2/estimate/shape: must be one of fixed, uniform, triangular, pert, normal, lognormal, beta, gamma, exponential, weibull, discrete, cumulative, sample, not \"banana\"",
                         "/links/0/type: must be one of FS, SS, FF, SF, not \"XX\"",
                         "/risks: this version cannot take risks into account yet, so it would be lost",
                         "/activities/0/name: the name is empty",

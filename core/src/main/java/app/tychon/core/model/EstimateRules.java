@@ -19,7 +19,7 @@ public final class EstimateRules {
     private EstimateRules() {}
 
     public static List<Problem> problems(Estimate estimate, Subject subject) {
-        List<Problem> found = new ArrayList<>(shapeProblems(estimate.shape()));
+        List<Problem> found = new ArrayList<>(ShapeRules.problems(estimate.shape()));
         boolean money = estimate.basis() == Basis.MONEY;
         boolean time = estimate.basis() == Basis.DAYS || estimate.basis() == Basis.HOURS;
         if (subject == Subject.DURATION && money) {
@@ -28,58 +28,54 @@ public final class EstimateRules {
         if (subject == Subject.COST && time) {
             found.add(new Problem("/basis", "a cost is estimated in money or as a factor, not in days or hours"));
         }
-        double lowest = estimate.shape().low();
-        if (subject == Subject.DURATION && lowest < 0) {
-            found.add(new Problem(lowest(estimate), "a duration cannot be below zero; this is " + text(lowest)));
-        }
-        if (subject == Subject.DURATION && estimate.shape().high() > LONGEST_DAYS) {
-            found.add(new Problem(
-                    highest(estimate),
-                    "a duration above " + text(LONGEST_DAYS) + " is not believable; this is "
-                            + text(estimate.shape().high())));
+        if (subject == Subject.DURATION) {
+            durationProblems(found, estimate.shape());
         }
         return found;
     }
 
-    private static List<Problem> shapeProblems(Shape shape) {
-        List<Problem> found = new ArrayList<>();
-        if (shape instanceof Shape.Uniform s) {
-            order(found, "/low", "low", s.low(), "high", s.high());
-        } else if (shape instanceof Shape.Triangular s) {
-            order(found, "/low", "low", s.low(), "likely", s.likely());
-            order(found, "/likely", "likely", s.likely(), "high", s.high());
-        } else if (shape instanceof Shape.Pert s) {
-            order(found, "/low", "low", s.low(), "likely", s.likely());
-            order(found, "/likely", "likely", s.likely(), "high", s.high());
-            if (!(s.weight() > 0 && s.weight() <= 1000)) {
-                found.add(new Problem(
-                        "/weight", "the weight must be above 0 and at most 1000; this is " + text(s.weight())));
-            }
-        }
-        return found;
-    }
-
-    private static void order(
-            List<Problem> found, String pointer, String lowerName, double lower, String upperName, double upper) {
-        if (lower > upper) {
+    private static void durationProblems(List<Problem> found, Shape shape) {
+        if (shape instanceof Shape.Normal normal && normal.mean() <= 0) {
             found.add(
-                    new Problem(pointer, lowerName + " " + text(lower) + " is above " + upperName + " " + text(upper)));
+                    new Problem("/mean", "the mean of a duration must be above zero; this is " + text(normal.mean())));
+        } else if (Double.isFinite(shape.low()) && shape.low() < 0) {
+            found.add(new Problem(lowest(shape), "a duration cannot be below zero; this is " + text(shape.low())));
+        }
+        if (Double.isFinite(shape.high()) && shape.high() > LONGEST_DAYS) {
+            found.add(new Problem(
+                    highest(shape),
+                    "a duration above " + text(LONGEST_DAYS) + " is not believable; this is " + text(shape.high())));
         }
     }
 
-    private static String lowest(Estimate estimate) {
-        return estimate.shape() instanceof Shape.Fixed ? "/value" : "/low";
+    private static String lowest(Shape shape) {
+        return parameter(shape, "/low", "/min");
     }
 
-    private static String highest(Estimate estimate) {
-        return estimate.shape() instanceof Shape.Fixed ? "/value" : "/high";
+    private static String highest(Shape shape) {
+        return parameter(shape, "/high", "/max");
+    }
+
+    private static String parameter(Shape shape, String end, String cut) {
+        if (shape instanceof Shape.Fixed) {
+            return "/value";
+        }
+        if (shape instanceof Shape.Discrete || shape instanceof Shape.Sample) {
+            return "/values";
+        }
+        if (shape instanceof Shape.Truncated) {
+            return cut;
+        }
+        return shape instanceof Shape.Cumulative ? "/points" : end;
     }
 
     /** A number as a person would write it. */
     static String text(double value) {
-        return new BigDecimal(value)
-                .round(new MathContext(12))
-                .stripTrailingZeros()
-                .toPlainString();
+        return Double.isFinite(value)
+                ? new BigDecimal(value)
+                        .round(new MathContext(12))
+                        .stripTrailingZeros()
+                        .toPlainString()
+                : "no bound";
     }
 }

@@ -60,7 +60,8 @@ public final class CompiledPlan {
      */
     public static Distribution duration(Activity activity, CalendarDefinition calendar, double planned) {
         return activity.estimate()
-                .map(estimate -> Distributions.of(estimate.shape(), minutesEach(activity, estimate, calendar, planned)))
+                .map(estimate ->
+                        Distributions.ofDuration(estimate.shape(), minutesEach(activity, estimate, calendar, planned)))
                 .orElseGet(() -> FixedDistribution.of(planned));
     }
 

@@ -26,6 +26,10 @@ public record DurationRange(
         double plannedChance,
         double[] density) {
     private static final int POINTS = 33;
+    /** Chance left out at an end that has no bound. */
+    private static final double BEYOND = 0.001;
+    /** Stands in for a density that grows without bound towards an end. */
+    private static final double HIGHEST = 1e6;
 
     public static DurationRange of(Activity activity, CalendarDefinition calendar) {
         double day = (activity.duration().isElapsed() ? 24 : calendar.hoursPerDay()) * 60;
@@ -36,9 +40,9 @@ public record DurationRange(
                 .orElse(OptionalDouble.empty());
         return new DurationRange(
                 planned / day,
-                distribution.low() / day,
+                lowest(distribution) / day,
                 likely,
-                distribution.high() / day,
+                highest(distribution) / day,
                 distribution.mean() / day,
                 distribution.standardDeviation() / day,
                 distribution.cumulative(planned),
@@ -52,19 +56,34 @@ public record DurationRange(
         return shape instanceof Shape.Pert s ? OptionalDouble.of(s.likely() * scale) : OptionalDouble.empty();
     }
 
+    private static double lowest(Distribution distribution) {
+        return Double.isFinite(distribution.low()) ? distribution.low() : distribution.inverse(BEYOND);
+    }
+
+    private static double highest(Distribution distribution) {
+        return Double.isFinite(distribution.high()) ? distribution.high() : distribution.inverse(1 - BEYOND);
+    }
+
+    /** The density itself; for a shape of spikes, the chance around each step. */
     private static double[] density(Distribution distribution) {
-        double width = distribution.high() - distribution.low();
+        double low = lowest(distribution);
+        double width = highest(distribution) - low;
         if (width == 0) {
             return new double[0];
         }
         double[] density = new double[POINTS];
-        double highest = 0;
+        double step = width / (POINTS - 1);
+        double tallest = 0;
+        boolean spikes = Double.isInfinite(distribution.density(distribution.inverse(0.5)));
         for (int i = 0; i < POINTS; i++) {
-            density[i] = distribution.density(distribution.low() + width * i / (POINTS - 1));
-            highest = Math.max(highest, density[i]);
+            double x = low + i * step;
+            density[i] = spikes
+                    ? distribution.cumulative(x + step / 2) - distribution.cumulative(x - step / 2)
+                    : Math.min(distribution.density(x), HIGHEST);
+            tallest = Math.max(tallest, density[i]);
         }
         for (int i = 0; i < POINTS; i++) {
-            density[i] /= highest;
+            density[i] = tallest == 0 ? 0 : density[i] / tallest;
         }
         return density;
     }

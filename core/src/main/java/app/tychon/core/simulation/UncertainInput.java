@@ -3,7 +3,6 @@ package app.tychon.core.simulation;
 import app.tychon.core.uncertainty.Distribution;
 import app.tychon.core.uncertainty.FixedDistribution;
 import app.tychon.core.uncertainty.InverseTable;
-import app.tychon.core.uncertainty.PertDistribution;
 import java.util.Arrays;
 import java.util.function.DoubleUnaryOperator;
 
@@ -16,9 +15,7 @@ final class UncertainInput {
     UncertainInput(Stream stream, Distribution distribution) {
         this.stream = stream;
         this.distribution = distribution;
-        inverse = distribution instanceof PertDistribution
-                ? InverseTable.of(distribution)::inverse
-                : distribution::inverse;
+        inverse = distribution.hasCostlyInverse() ? InverseTable.of(distribution)::inverse : distribution::inverse;
     }
 
     boolean isCertain() {

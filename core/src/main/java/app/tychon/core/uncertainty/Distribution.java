@@ -2,7 +2,17 @@ package app.tychon.core.uncertainty;
 
 /** A probability distribution of one continuous (or certain) quantity. Values carry the caller's unit. */
 public sealed interface Distribution
-        permits FixedDistribution, UniformDistribution, TriangularDistribution, PertDistribution {
+        permits FixedDistribution,
+                UniformDistribution,
+                TriangularDistribution,
+                BetaDistribution,
+                NormalDistribution,
+                LognormalDistribution,
+                GammaDistribution,
+                WeibullDistribution,
+                DiscreteDistribution,
+                CumulativeDistribution,
+                TruncatedDistribution {
 
     /** Probability density at {@code x}, per unit of {@code x}; zero outside the support. */
     double density(double x);
@@ -21,9 +31,14 @@ public sealed interface Distribution
 
     double standardDeviation();
 
-    /** Lower end of the support. */
+    /** Whether {@link #inverse} is worth a table when it is asked often; then the density is continuous and above zero. */
+    default boolean hasCostlyInverse() {
+        return false;
+    }
+
+    /** Lower end of the support; minus infinity where there is none. */
     double low();
 
-    /** Upper end of the support. */
+    /** Upper end of the support; infinity where there is none. */
     double high();
 }

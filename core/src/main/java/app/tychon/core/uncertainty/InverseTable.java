@@ -28,9 +28,11 @@ public final class InverseTable {
     private final double[] pieces;
 
     private final double median;
+    private final double quartiles;
 
     private InverseTable(Distribution exact) {
         this.exact = exact;
+        quartiles = exact.inverse(0.75) - exact.inverse(0.25);
         pieces = new double[2 * UPPER];
         fill(0, false);
         fill(UPPER, true);
@@ -62,7 +64,7 @@ public final class InverseTable {
 
     /**
      * The value at the next knot, from the one before: a midpoint step along the slope, mended by Newton steps on the
-     * cumulative. A step below a millionth of the support leaves an error of about its square.
+     * cumulative. A step below a hundred-thousandth of the interquartile range leaves an error of about its square.
      */
     private double next(double x0, double slope0, double width, double tail, boolean upper) {
         double p = upper ? 1 - tail : tail;
@@ -73,7 +75,7 @@ public final class InverseTable {
             }
             double correction = (exact.cumulative(x) - p) / exact.density(x);
             x -= correction;
-            if (Math.abs(correction) < 1e-6 * (exact.high() - exact.low())) {
+            if (Math.abs(correction) < 1e-5 * quartiles) {
                 return x;
             }
         }

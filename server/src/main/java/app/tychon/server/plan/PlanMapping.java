@@ -55,9 +55,6 @@ final class PlanMapping {
     private ActivityView activity(Activity activity, ScheduledActivity dates) {
         CalendarDefinition calendar = calendars.get(activity.calendar());
         double day = (activity.duration().isElapsed() ? 24 : calendar.hoursPerDay()) * 60;
-        String shape = activity.estimate()
-                .map(e -> e.shape().getClass().getSimpleName().toLowerCase(Locale.ROOT))
-                .orElse("certain");
         return new ActivityView(
                 activity.id(),
                 activity.wbs(),
@@ -70,7 +67,7 @@ final class PlanMapping {
                 dates.totalFloat() / day,
                 dates.freeFloat() / day,
                 dates.onLongestPath(),
-                RangeView.of(shape, DurationRange.of(activity, calendar)));
+                RangeView.of(activity, DurationRange.of(activity, calendar)));
     }
 
     /** Each branch spans the work beneath it, at any depth. */

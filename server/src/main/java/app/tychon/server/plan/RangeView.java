@@ -1,18 +1,25 @@
 package app.tychon.server.plan;
 
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.Estimate;
+import app.tychon.core.model.Shape;
 import app.tychon.core.simulation.DurationRange;
 import jakarta.annotation.Nullable;
 import java.util.Arrays;
+import java.util.Locale;
 
 /**
  * How uncertain a duration is, in days of the activity's calendar.
  *
- * @param shape certain, fixed, uniform, triangular or pert
+ * @param shape certain, or the word of the project file: triangular, pert, lognormal, …
+ * @param limits whether low and high are the ends of a triangular, PERT or uniform range as its author gave them, so that
+ *     they can be edited point by point; otherwise they bound the drawing
  * @param plannedChance chance, 0 to 1, that the planned duration or less suffices
  * @param density heights from 0 to 100 at even steps from low to high; empty where certain
  */
 record RangeView(
         String shape,
+        boolean limits,
         double planned,
         double low,
         @Nullable Double likely,
@@ -22,9 +29,13 @@ record RangeView(
         double plannedChance,
         int[] density) {
 
-    static RangeView of(String shape, DurationRange range) {
+    static RangeView of(Activity activity, DurationRange range) {
         return new RangeView(
-                shape,
+                activity.estimate().map(Estimate::shape).map(RangeView::word).orElse("certain"),
+                activity.estimate()
+                        .map(Estimate::shape)
+                        .filter(RangeView::hasLimits)
+                        .isPresent(),
                 range.planned(),
                 range.low(),
                 range.likely().isPresent() ? range.likely().getAsDouble() : null,
@@ -35,5 +46,21 @@ record RangeView(
                 Arrays.stream(range.density())
                         .mapToInt(height -> (int) Math.round(100 * height))
                         .toArray());
+    }
+
+    private static String word(Shape shape) {
+        return shape instanceof Shape.Truncated cut
+                ? word(cut.whole())
+                : shape.getClass().getSimpleName().toLowerCase(Locale.ROOT);
+    }
+
+    private static boolean hasLimits(Shape shape) {
+        if (shape instanceof Shape.Triangular s) {
+            return s.ends().equals(Shape.Ends.LIMITS);
+        }
+        if (shape instanceof Shape.Pert s) {
+            return s.ends().equals(Shape.Ends.LIMITS) && s.weight() == Shape.Pert.USUAL_WEIGHT;
+        }
+        return shape instanceof Shape.Uniform;
     }
 }

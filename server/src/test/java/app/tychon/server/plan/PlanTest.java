@@ -11,8 +11,10 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Shape;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.server.ServerTest;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -63,6 +65,23 @@ class PlanTest extends ServerTest {
             UUID id = plans.insert(plan);
             assertThat(plans.find(id).plan()).isEqualTo(plan);
         }
+    }
+
+    @Test
+    void shapesWithoutBoundsAreDrawnBetweenTheirOutermostChances() throws Exception {
+        UUID id = plans.insert(new PlanBuilder()
+                .task("A", 10, new Shape.Lognormal(10, 4))
+                .task("B", 10, new Shape.Triangular(8, 10, 15, new Shape.Ends(0.1, 0.9)))
+                .build());
+        JsonNode plan = read("/api/projects/" + id + "/plan");
+        JsonNode lognormal = activity(plan, "A").get("range");
+        assertThat(lognormal.get("shape").asText()).isEqualTo("lognormal");
+        assertThat(lognormal.get("limits").asBoolean()).isFalse();
+        assertThat(lognormal.get("mean").asDouble()).isEqualTo(10);
+        assertThat(lognormal.get("high").asDouble()).isBetween(20.0, 40.0);
+        JsonNode percentiles = activity(plan, "B").get("range");
+        assertThat(percentiles.get("limits").asBoolean()).isFalse();
+        assertThat(percentiles.get("low").asDouble()).as("the solved end").isLessThan(8);
     }
 
     @Test
