@@ -4,13 +4,13 @@ import app.tychon.core.uncertainty.Distribution;
 import app.tychon.core.uncertainty.FixedDistribution;
 import app.tychon.core.uncertainty.InverseTable;
 import java.util.Arrays;
-import java.util.function.DoubleUnaryOperator;
+import java.util.function.ObjIntConsumer;
 
 /** One uncertain quantity of a compiled plan: its stream and the quickest exact enough way from a draw to a value. */
 final class UncertainInput {
     private final Stream stream;
     private final Distribution distribution;
-    private final DoubleUnaryOperator inverse;
+    private final ObjIntConsumer<double[]> inverse;
 
     UncertainInput(Stream stream, Distribution distribution) {
         this.stream = stream;
@@ -29,8 +29,6 @@ final class UncertainInput {
             return;
         }
         draws.fill(stream, first, count, out, words);
-        for (int k = 0; k < count; k++) {
-            out[k] = inverse.applyAsDouble(out[k]);
-        }
+        inverse.accept(out, count);
     }
 }

@@ -27,6 +27,13 @@ public sealed interface Distribution
      */
     double inverse(double p);
 
+    /** Turns the first {@code count} chances, each between 0 and 1, into values, in place. */
+    default void inverse(double[] chances, int count) {
+        for (int k = 0; k < count; k++) {
+            chances[k] = inverse(chances[k]);
+        }
+    }
+
     double mean();
 
     double standardDeviation();

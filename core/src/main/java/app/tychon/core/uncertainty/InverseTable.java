@@ -106,4 +106,11 @@ public final class InverseTable {
         int at = 4 * (int) piece + (p < 0.5 ? 0 : UPPER);
         return ((pieces[at + 3] * t + pieces[at + 2]) * t + pieces[at + 1]) * t + pieces[at];
     }
+
+    /** Turns the first {@code count} chances into values, in place. */
+    public void inverse(double[] chances, int count) {
+        for (int k = 0; k < count; k++) {
+            chances[k] = inverse(chances[k]);
+        }
+    }
 }
