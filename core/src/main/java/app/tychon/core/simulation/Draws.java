@@ -14,6 +14,7 @@ final class Draws {
     private static final int POSITION = 0;
     private static final int PERMUTATION = 1;
     private static final double UNIT = 0x1.0p-53;
+    private static final double STRATUM_UNIT = 0x1.0p-32;
 
     private final int key0;
     private final int key1;
@@ -26,11 +27,19 @@ final class Draws {
     }
 
     /**
-     * Draws for {@code count} iterations from {@code first}, which is even; they lie within one block.
+     * Draws for {@code count} iterations from {@code first}, a multiple of four; they lie within one block.
      *
      * @param words working space of four
      */
     void fill(Stream stream, int first, int count, double[] out, int[] words) {
+        if (sampling == Sampling.LATIN) {
+            fillLatin(stream, first, count, out, words);
+        } else {
+            fillPlain(stream, first, count, out, words);
+        }
+    }
+
+    private void fillPlain(Stream stream, int first, int count, double[] out, int[] words) {
         for (int k = 0; k < count; k += 2) {
             generate(stream, (first + k) >>> 1, POSITION, words);
             out[k] = unit(words[0], words[1]);
@@ -38,17 +47,19 @@ final class Draws {
                 out[k + 1] = unit(words[2], words[3]);
             }
         }
-        if (sampling == Sampling.LATIN) {
-            stratify(stream, first, count, out, words);
-        }
     }
 
-    private void stratify(Stream stream, int first, int count, double[] out, int[] words) {
+    /** Within a stratum 32 random bits are as fine as anyone can tell, so that one call serves four iterations. */
+    private void fillLatin(Stream stream, int first, int count, double[] out, int[] words) {
         generate(stream, first / BLOCK, PERMUTATION, words);
         int key = words[0];
         int inBlock = first % BLOCK;
         for (int k = 0; k < count; k++) {
-            out[k] = (permute(inBlock + k, key) + out[k]) / BLOCK;
+            if ((k & 3) == 0) {
+                generate(stream, (first + k) >>> 2, POSITION, words);
+            }
+            double within = ((words[k & 3] & 0xFFFFFFFFL) + 0.5) * STRATUM_UNIT;
+            out[k] = (permute(inBlock + k, key) + within) / BLOCK;
         }
     }
 

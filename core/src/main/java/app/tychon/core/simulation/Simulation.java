@@ -22,7 +22,7 @@ import java.util.function.IntConsumer;
  * O(iterations × (activities + links)).
  */
 public final class Simulation {
-    /** Iterations side by side; divides the hypercube's block and is even. */
+    /** Iterations side by side; divides the hypercube's block and is a multiple of four. */
     static final int BATCH = 100;
 
     private final CompiledPlan plan;
