@@ -171,7 +171,7 @@ class JourneyTest {
     }
 
     @Test
-    void aPlanOfFiveThousandActivitiesOpensScrollsAndIsEdited() throws IOException {
+    void aPlanOfFiveThousandActivitiesOpensScrollsAndIsSimulated() throws IOException {
         Path large = folder.resolve("large.tychon.json");
         try (OutputStream out = Files.newOutputStream(large)) {
             ProjectFileWriter.write(RandomPlans.oneCalendar(1, 5000), out);

@@ -250,7 +250,9 @@ public final class OwnDatabase implements AutoCloseable {
                 .filter(Files::isExecutable)
                 .map(Path::toString)
                 .findFirst()
-                .orElseThrow(() -> new Unusable("MariaDB is missing (" + name
-                        + " was not found); install Debian's package mariadb-server, or set TYCHON_DB_URL."));
+                .orElseThrow(
+                        () -> new Unusable(
+                                "MariaDB is missing (" + name
+                                        + " was not found); install Debian's packages mariadb-server-core and mariadb-client-core, or set TYCHON_DB_URL."));
     }
 }
