@@ -31,6 +31,8 @@ const FIELD = {
 export function CellEditor({ column, editing, onCommit, onCancel }: Props) {
   const [text, setText] = useState(editing.text);
   const input = useRef<HTMLInputElement>(null);
+  // Handing in and taking back remove the field, which blurs it: that must not hand in once more.
+  const left = useRef(false);
   const choices = column.edit?.choices;
   useEffect(() => {
     input.current?.focus();
@@ -43,11 +45,19 @@ export function CellEditor({ column, editing, onCommit, onCancel }: Props) {
       event.key === "Enter" ? "down" : event.key === "Tab" ? (event.shiftKey ? "left" : "right") : undefined;
     if (leave) {
       event.preventDefault();
+      left.current = true;
       onCommit(text, leave);
     } else if (event.key === "Escape") {
       event.preventDefault();
+      left.current = true;
       onCancel();
     }
+  };
+
+  const onBlur = () => {
+    if (left.current) return;
+    if (editing.refusal) onCancel();
+    else onCommit(text, "stay");
   };
 
   return (
@@ -77,9 +87,12 @@ export function CellEditor({ column, editing, onCommit, onCancel }: Props) {
           textAlign={column.align}
           borderColor={editing.refusal ? "risk" : "action"}
           value={text}
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => {
+            left.current = false;
+            setText(event.target.value);
+          }}
           onKeyDown={onKeyDown}
-          onBlur={() => (editing.refusal ? onCancel() : onCommit(text, "stay"))}
+          onBlur={onBlur}
         />
       )}
       {editing.refusal && (

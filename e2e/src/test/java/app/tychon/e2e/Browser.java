@@ -127,6 +127,13 @@ final class Browser implements AutoCloseable {
         until(() -> driver.findElement(By.cssSelector(selector))).sendKeys(path);
     }
 
+    /** What the server answers to the page itself. */
+    String get(String path) {
+        return (String) ((JavascriptExecutor) driver)
+                .executeAsyncScript(
+                        "const done = arguments[1]; fetch(arguments[0]).then(r => r.text()).then(done)", path);
+    }
+
     List<WebElement> all(String selector) {
         return driver.findElements(By.cssSelector(selector));
     }

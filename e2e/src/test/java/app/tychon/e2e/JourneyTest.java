@@ -56,6 +56,11 @@ class JourneyTest {
         browser.see("[role='treegrid'][aria-label='Plan']");
     }
 
+    /** The open project's part of the address, such as /0191…. */
+    private String project() {
+        return browser.address().replaceAll(".*/projects(/[^/]+)/.*", "$1");
+    }
+
     private void setRun(String iterations, String seed) {
         browser.see("[aria-label='Settings of the run']").click();
         browser.enter("input[aria-label='Iterations']", iterations);
@@ -102,6 +107,9 @@ class JourneyTest {
         browser.select("S40", "likely");
         browser.type("55", Keys.ENTER);
         browser.read(Browser.cell("S40", "likely"), "55");
+        assertThat(browser.get("/api/projects" + project()))
+                .as("two edits, sent once each")
+                .contains("\"revision\":3,");
 
         browser.goTo("Odds");
         browser.read("main [role='status']", "The plan has changed since run 1");
@@ -126,6 +134,13 @@ class JourneyTest {
         refuse("S20", "days", "soon", "such as 12d, not \"soon\"");
         refuse("S20", "name", " ", "The name is empty");
 
+        browser.select("S20", "low");
+        browser.type("60", Keys.ESCAPE);
+        browser.isGone("[data-row='S20'] input");
+
+        assertThat(browser.get("/api/projects" + project()))
+                .as("nothing was stored")
+                .contains("\"revision\":1,");
         assertThat(browser.see(Browser.cell("S20", "name")).getText()).isEqualTo(name);
         assertThat(browser.see(Browser.cell("S20", "low")).getText()).isEqualTo("50");
         assertThat(browser.see(Browser.cell("S20", "high")).getText()).isEqualTo("140");
