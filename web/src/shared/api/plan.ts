@@ -1,5 +1,8 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { type ActivityEdit, api, type EditResult, type PlanView } from "./client";
+import { type ActivityEdit, api, ApiError, type EditResult, type PlanView } from "./client";
+
+/** The plan was changed meanwhile by somebody else. */
+const CONFLICT = 409;
 
 export const planKey = (project: string) => ["plan", project];
 
@@ -20,7 +23,11 @@ export function useEditActivities(project: string) {
       }),
     onSuccess: (result) =>
       client.setQueryData<PlanView>(planKey(project), (plan) => plan && merged(plan, result)),
-    onError: () => client.invalidateQueries({ queryKey: planKey(project) }),
+    onError: (error) => {
+      if (error instanceof ApiError && error.status === CONFLICT) {
+        void client.invalidateQueries({ queryKey: planKey(project) });
+      }
+    },
   });
 }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
 
 class RestartTest {
     private static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
@@ -34,6 +35,30 @@ class RestartTest {
             assertThat(browser.read(READING, "Four futures in five finish by")).isEqualTo(reading);
             assertThat(browser.see("[aria-label='Recorded run'] option:checked").getText())
                     .isEqualTo(run);
+        }
+    }
+
+    @Test
+    void aRunAtWorkWhenTheServerStopsKeepsWhatItHas(@TempDir Path folder) {
+        String stage;
+        try (LiveServer server = LiveServer.start(folder);
+                Browser browser = new Browser()) {
+            browser.open(server.address());
+            browser.choose("[aria-label='Project file']", DEMO.toString());
+            browser.see("[role='treegrid'][aria-label='Plan']");
+            browser.goTo("Odds");
+            browser.see("[aria-label='Settings of the run']").click();
+            browser.enter("input[aria-label='Iterations']", "1000000");
+            browser.type(Keys.ESCAPE);
+            browser.press("Simulate");
+            browser.read("[role='status']", "a second");
+            stage = browser.address().substring(server.address().length());
+        }
+        try (LiveServer server = LiveServer.start(folder);
+                Browser browser = new Browser()) {
+            browser.open(server.address() + stage);
+            browser.read("[aria-label='Recorded run']", "stopped early");
+            browser.read(READING, "Four futures in five finish by");
         }
     }
 }

@@ -29,7 +29,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -185,19 +184,10 @@ public final class ProjectFileReader {
                 at.get("wbs").text(),
                 at.get("name").text(),
                 kind,
-                milestone && at.get("duration").isAbsent() ? WorkDuration.ZERO : duration(at.get("duration")),
+                milestone && at.get("duration").isAbsent() ? WorkDuration.ZERO : DurationText.read(at.get("duration")),
                 at.optional("calendar", JsonCursor::text).orElse(projectCalendar),
                 at.optional("constraint", ProjectFileReader::constraint),
                 at.optional("estimate", estimate -> EstimateJson.read(estimate, Basis.DAYS)));
-    }
-
-    private static WorkDuration duration(JsonCursor at) {
-        String text = at.text();
-        Optional<WorkDuration> duration = WorkDuration.parse(text);
-        if (duration.isEmpty() && !text.equals("?")) {
-            at.problem("must be a number with a unit (min, h, d, w or ed) such as 12d, not " + at.quoted());
-        }
-        return duration.orElse(WorkDuration.ZERO);
     }
 
     private static Constraint constraint(JsonCursor at) {
@@ -211,7 +201,7 @@ public final class ProjectFileReader {
                 at.get("from").text(),
                 at.get("to").text(),
                 at.optional("type", Words::link).orElse(LinkType.FS),
-                at.optional("lag", ProjectFileReader::duration).orElse(WorkDuration.ZERO));
+                at.optional("lag", DurationText::read).orElse(WorkDuration.ZERO));
     }
 
     private static CostLine cost(JsonCursor at) {

@@ -25,6 +25,11 @@ public record Activity(
         return new Activity(id, wbs, name, kind, duration, calendar, constraint, other);
     }
 
+    /** What a day of its duration or estimate is, in minutes: of its calendar, or of the clock where it ignores that. */
+    public double minutesPerDay(CalendarDefinition own) {
+        return (duration.isElapsed() ? 24 : own.hoursPerDay()) * 60;
+    }
+
     public boolean isMilestone() {
         return kind == ActivityKind.MILESTONE;
     }

@@ -6,7 +6,6 @@ import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
-import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
@@ -72,9 +71,7 @@ public final class CompiledPlan {
         if (estimate.basis() == Basis.HOURS) {
             return 60;
         }
-        return new WorkDuration(
-                        1, activity.duration().isElapsed() ? activity.duration().unit() : WorkDuration.ZERO.unit())
-                .minutes(calendar);
+        return activity.minutesPerDay(calendar);
     }
 
     public Network network() {

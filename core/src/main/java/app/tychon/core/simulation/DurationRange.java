@@ -32,7 +32,7 @@ public record DurationRange(
     private static final double HIGHEST = 1e6;
 
     public static DurationRange of(Activity activity, CalendarDefinition calendar) {
-        double day = (activity.duration().isElapsed() ? 24 : calendar.hoursPerDay()) * 60;
+        double day = activity.minutesPerDay(calendar);
         double planned = activity.duration().minutes(calendar);
         Distribution distribution = CompiledPlan.duration(activity, calendar, planned);
         OptionalDouble likely = activity.estimate()

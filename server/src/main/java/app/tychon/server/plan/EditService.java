@@ -7,7 +7,7 @@ import app.tychon.core.model.Basis;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Problem;
-import app.tychon.core.model.WorkDuration;
+import app.tychon.exchange.DurationText;
 import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonCursor;
 import app.tychon.server.problems.ConflictException;
@@ -107,46 +107,33 @@ class EditService {
         return new Activity(
                 activity.id(),
                 activity.wbs(),
-                text(edit.name(), "/name", problems).orElse(activity.name()),
+                read(edit.name(), "/name", problems, JsonCursor::text).orElse(activity.name()),
                 activity.kind(),
-                text(edit.duration(), "/duration", problems)
-                        .map(text -> duration(text, problems))
-                        .orElse(activity.duration()),
+                read(edit.duration(), "/duration", problems, DurationText::read).orElse(activity.duration()),
                 activity.calendar(),
                 activity.constraint(),
                 estimate);
     }
 
-    private static Optional<String> text(JsonNode node, String pointer, List<Problem> problems) {
-        return node == null
-                ? Optional.empty()
-                : Optional.of(JsonCursor.at(node, pointer, problems).text());
-    }
-
-    private static WorkDuration duration(String text, List<Problem> problems) {
-        return WorkDuration.parse(text).orElseGet(() -> {
-            problems.add(new Problem(
-                    "/duration",
-                    "a duration is a number with a unit (min, h, d, w or ed) such as 12d, not \"" + text + "\""));
-            return WorkDuration.ZERO;
-        });
+    /** The new value of a field, where the edit has one. */
+    private static <T> Optional<T> read(
+            JsonNode node, String pointer, List<Problem> problems, Function<JsonCursor, T> reader) {
+        return Optional.ofNullable(node).map(given -> reader.apply(JsonCursor.at(given, pointer, problems)));
     }
 
     private static EditResult difference(LoadedPlan before, LoadedPlan after) {
-        List<ActivityView> now = new PlanMapping(after).activities();
-        List<ActivityView> differing = IntStream.range(0, now.size())
+        PlanMapping now = new PlanMapping(after);
+        List<ActivityView> differing = IntStream.range(
+                        0, after.plan().activities().size())
                 .filter(i -> before.plan().activities().get(i)
                                 != after.plan().activities().get(i)
                         || !before.schedule()
                                 .activities()
                                 .get(i)
                                 .equals(after.schedule().activities().get(i)))
-                .mapToObj(now::get)
+                .mapToObj(now::activity)
                 .toList();
         return new EditResult(
-                after.revision(),
-                Instants.toCivil(after.schedule().finish()),
-                differing,
-                new PlanMapping(after).branches());
+                after.revision(), Instants.toCivil(after.schedule().finish()), differing, now.branches());
     }
 }

@@ -9,13 +9,13 @@ import app.tychon.core.model.WbsNode;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import app.tychon.core.simulation.DurationRange;
 import app.tychon.server.project.ProjectView;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** From the calculated plan to what the interface shows. */
 final class PlanMapping {
@@ -43,18 +43,18 @@ final class PlanMapping {
                 plan.calendars().stream().map(PlanMapping::calendar).toList());
     }
 
-    List<ActivityView> activities() {
-        List<ActivityView> rows = new ArrayList<>(plan.activities().size());
-        for (int i = 0; i < plan.activities().size(); i++) {
-            rows.add(activity(
-                    plan.activities().get(i), loaded.schedule().activities().get(i)));
-        }
-        return rows;
+    private List<ActivityView> activities() {
+        return IntStream.range(0, plan.activities().size())
+                .mapToObj(this::activity)
+                .toList();
     }
 
-    private ActivityView activity(Activity activity, ScheduledActivity dates) {
+    /** One activity, by its place in the plan. */
+    ActivityView activity(int index) {
+        Activity activity = plan.activities().get(index);
+        ScheduledActivity dates = loaded.schedule().activities().get(index);
         CalendarDefinition calendar = calendars.get(activity.calendar());
-        double day = (activity.duration().isElapsed() ? 24 : calendar.hoursPerDay()) * 60;
+        double day = activity.minutesPerDay(calendar);
         return new ActivityView(
                 activity.id(),
                 activity.wbs(),

@@ -4,8 +4,6 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.simulation.ActivityResult;
-import jakarta.validation.constraints.DecimalMax;
-import jakarta.validation.constraints.DecimalMin;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,7 +21,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/runs/{run}")
 class OddsController {
-    private static final String A_CHANCE = "a chance lies between 0 and 100 %";
     private final RunArchive archive;
 
     OddsController(RunArchive archive) {
@@ -31,37 +28,29 @@ class OddsController {
     }
 
     @GetMapping("/finish")
-    Odds<LocalDateTime> finishOdds(
-            @PathVariable UUID run,
-            @RequestParam(defaultValue = "")
-                    List<
-                                    @DecimalMin(value = "0", message = A_CHANCE)
-                                    @DecimalMax(value = "100", message = A_CHANCE) Double>
-                            levels) {
+    Odds<LocalDateTime> finishOdds(@PathVariable UUID run, @RequestParam(defaultValue = "") List<Double> levels) {
         return Quantity.finish(archive.open(run)).odds(shares(levels));
     }
 
     @GetMapping("/cost")
-    Odds<Double> costOdds(
-            @PathVariable UUID run,
-            @RequestParam(defaultValue = "")
-                    List<
-                                    @DecimalMin(value = "0", message = A_CHANCE)
-                                    @DecimalMax(value = "100", message = A_CHANCE) Double>
-                            levels) {
+    Odds<Double> costOdds(@PathVariable UUID run, @RequestParam(defaultValue = "") List<Double> levels) {
         return Quantity.cost(archive.open(run)).odds(shares(levels));
     }
 
     private static List<Double> shares(List<Double> percents) {
-        return percents.stream().map(percent -> percent / 100).toList();
+        return percents.stream().map(OddsController::share).toList();
+    }
+
+    private static double share(double percent) {
+        if (!(percent >= 0 && percent <= 100)) {
+            throw new IllegalArgumentException("a chance lies between 0 and 100 %");
+        }
+        return percent / 100;
     }
 
     @GetMapping("/finish/at-chance")
-    Odds.Reading<LocalDateTime> finishAtChance(
-            @PathVariable UUID run,
-            @RequestParam @DecimalMin(value = "0", message = A_CHANCE) @DecimalMax(value = "100", message = A_CHANCE)
-                    double chance) {
-        return Quantity.finish(archive.open(run)).ofChance(chance / 100);
+    Odds.Reading<LocalDateTime> finishAtChance(@PathVariable UUID run, @RequestParam double chance) {
+        return Quantity.finish(archive.open(run)).ofChance(share(chance));
     }
 
     @GetMapping("/finish/at-date")
@@ -70,11 +59,8 @@ class OddsController {
     }
 
     @GetMapping("/cost/at-chance")
-    Odds.Reading<Double> costAtChance(
-            @PathVariable UUID run,
-            @RequestParam @DecimalMin(value = "0", message = A_CHANCE) @DecimalMax(value = "100", message = A_CHANCE)
-                    double chance) {
-        return Quantity.cost(archive.open(run)).ofChance(chance / 100);
+    Odds.Reading<Double> costAtChance(@PathVariable UUID run, @RequestParam double chance) {
+        return Quantity.cost(archive.open(run)).ofChance(share(chance));
     }
 
     @GetMapping("/cost/at-amount")
@@ -92,15 +78,13 @@ class OddsController {
         for (int i = 0; i < opened.plan().activities().size(); i++) {
             Activity activity = opened.plan().activities().get(i);
             ActivityResult result = opened.result().activities().get(i);
-            double hours = activity.duration().isElapsed()
-                    ? 24
-                    : calendars.get(activity.calendar()).hoursPerDay();
+            double day = activity.minutesPerDay(calendars.get(activity.calendar()));
             rows.add(new Criticality(
                     activity.id(),
                     activity.name(),
                     result.criticality(),
-                    result.meanDuration() / (hours * 60),
-                    result.sdDuration() / (hours * 60)));
+                    result.meanDuration() / day,
+                    result.sdDuration() / day));
         }
         return rows;
     }

@@ -16,6 +16,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -26,12 +27,14 @@ import org.springframework.stereotype.Service;
 @Service
 class RunService {
     private static final Logger LOG = LoggerFactory.getLogger(RunService.class);
+    private static final int SECONDS_TO_STORE = 30;
 
     private final PlanStore plans;
     private final RunArchive archive;
     private final ProjectEvents events;
     private final ExecutorService queue = Executors.newSingleThreadExecutor(task -> new Thread(task, "runs"));
     private final Map<UUID, ActiveRun> active = new ConcurrentHashMap<>();
+    private volatile boolean closing;
 
     RunService(PlanStore plans, RunArchive archive, ProjectEvents events) {
         this.plans = plans;
@@ -66,7 +69,11 @@ class RunService {
             RunResult result = Simulation.run(CompiledPlan.of(plan.plan()), settings, watched);
             archive.finish(id, plan.plan(), result);
         } catch (CancellationException e) {
-            end(id, RunState.FAILED, "Stopped before anything was simulated.");
+            if (closing) {
+                end(id, RunState.INTERRUPTED, "The server was stopped before this began.");
+            } else {
+                end(id, RunState.FAILED, "Stopped before anything was simulated.");
+            }
         } catch (InvalidPlanException e) {
             end(
                     id,
@@ -116,9 +123,14 @@ class RunService {
         return archive.list(project);
     }
 
+    /** Runs at work stop and are stored with what they have, while the database is still there. */
     @PreDestroy
-    void close() {
+    void close() throws InterruptedException {
+        closing = true;
         active.values().forEach(ActiveRun::stop);
-        queue.shutdownNow();
+        queue.shutdown();
+        if (!queue.awaitTermination(SECONDS_TO_STORE, TimeUnit.SECONDS)) {
+            LOG.warn("A run was not stored in time; it will be shown as interrupted.");
+        }
     }
 }
