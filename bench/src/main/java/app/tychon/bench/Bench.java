@@ -12,7 +12,8 @@ public final class Bench {
     private Bench() {}
 
     public static void main(String[] args) throws RunnerException {
-        System.out.println("activities  iterations  calendars  cost lines   median ms   million activity-iterations/s");
+        System.out.println(
+                "activities  iterations  calendars  cost lines  risks   median ms   million activity-iterations/s");
         for (RunResult result : new Runner(new OptionsBuilder()
                         .include(SimulationBenchmark.class.getSimpleName())
                         .verbosity(VerboseMode.SILENT)
@@ -23,11 +24,12 @@ public final class Bench {
             double rate = Double.parseDouble(size[0]) * Double.parseDouble(size[1]) / median / 1000;
             System.out.printf(
                     Locale.ROOT,
-                    "%10s  %10s  %9s  %10s  %10.0f  %10.1f%n",
+                    "%10s  %10s  %9s  %10s  %5s  %10.0f  %10.1f%n",
                     size[0],
                     size[1],
                     size[2],
                     size[3],
+                    size[4],
                     median,
                     rate);
         }

@@ -8,11 +8,13 @@ import app.tychon.core.model.CalendarException;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.Estimate;
+import app.tychon.core.model.Impact;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Project;
+import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.Shift;
 import app.tychon.core.model.Targets;
@@ -27,18 +29,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.IntStream;
 
 /** Plans of any size, made the same way every time: two links an activity, triangular and PERT estimates in turn. */
 final class LargePlans {
     private static final int REACH = 60;
+    private static final int BRANCH = 250;
 
     private LargePlans() {}
 
-    static Plan plan(int activities, int calendars, int costLines) {
+    static Plan plan(int activities, int calendars, int costLines, int risks) {
         Random random = new Random(activities);
         List<CalendarDefinition> weeks = new ArrayList<>();
         for (int c = 0; c < calendars; c++) {
             weeks.add(week("c" + c, 8 + c % 3));
+        }
+        List<WbsNode> wbs = new ArrayList<>();
+        for (int b = 0; b * BRANCH < activities; b++) {
+            wbs.add(new WbsNode("W" + b, Optional.empty(), "" + (b + 1), "Branch " + b, Optional.empty()));
         }
         List<Activity> rows = new ArrayList<>();
         List<Link> links = new ArrayList<>();
@@ -59,6 +67,7 @@ final class LargePlans {
                     1000 + random.nextInt(9000),
                     0.5,
                     CostTiming.EVEN,
+                    Optional.empty(),
                     Optional.of(spread)));
         }
         Project project = new Project(
@@ -66,10 +75,52 @@ final class LargePlans {
                 "Benchmark",
                 "EUR",
                 LocalDateTime.of(2027, 3, 1, 8, 0),
+                Optional.empty(),
                 "c0",
                 LagCalendar.PREDECESSOR,
                 Targets.NONE);
-        return new Plan(project, weeks, List.of(new WbsNode("W", Optional.empty(), "1", "All")), rows, links, costs);
+        return new Plan(
+                project,
+                weeks,
+                wbs,
+                rows,
+                links,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                costs,
+                risks(risks, activities, random));
+    }
+
+    /** Threats of a few days, each on one to three activities. */
+    private static List<Risk> risks(int count, int activities, Random random) {
+        List<Risk> risks = new ArrayList<>();
+        for (int r = 0; r < count; r++) {
+            List<String> on = IntStream.rangeClosed(0, random.nextInt(3))
+                    .mapToObj(t -> "A" + random.nextInt(activities))
+                    .distinct()
+                    .toList();
+            Impact delay = new Impact(
+                    on,
+                    Impact.Effect.ADD_TIME,
+                    Impact.Draw.SHARED,
+                    new Estimate(new Shape.Triangular(1, 4, 15), Basis.DAYS));
+            risks.add(new Risk(
+                    "K" + r,
+                    "Risk " + r,
+                    Risk.Kind.THREAT,
+                    Risk.State.OPEN,
+                    "",
+                    "",
+                    0.05 + 0.4 * random.nextDouble(),
+                    List.of(delay),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty()));
+        }
+        return risks;
     }
 
     private static Activity activity(int i, String calendar, int days, Random random) {
@@ -78,15 +129,14 @@ final class LargePlans {
         Shape shape = i % 2 == 0
                 ? new Shape.Triangular(low, days, high)
                 : new Shape.Pert(low, days, high, Shape.Pert.USUAL_WEIGHT);
-        return new Activity(
-                "A" + i,
-                "W",
-                "Activity " + i,
-                ActivityKind.TASK,
-                WorkDuration.days(days),
-                calendar,
-                Optional.empty(),
-                Optional.of(new Estimate(shape, Basis.DAYS)));
+        return Activity.of(
+                        "A" + i,
+                        "W" + i / BRANCH,
+                        "Activity " + i,
+                        ActivityKind.TASK,
+                        WorkDuration.days(days),
+                        calendar)
+                .withEstimate(Optional.of(new Estimate(shape, Basis.DAYS)));
     }
 
     private static CalendarDefinition week(String id, int hours) {

@@ -28,14 +28,15 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5)
 @Fork(value = 1, jvmArgs = "-Xmx2g")
 public class SimulationBenchmark {
-    /** Activities x iterations x calendars x cost lines. */
+    /** Activities x iterations x calendars x cost lines x risks. */
     @Param({
-        "500x1000x1x25",
-        "1000x10000x1x50",
-        "2000x10000x1x100",
-        "2000x20000x1x100",
-        "2000x10000x5x100",
-        "10000x10000x1x500"
+        "500x1000x1x25x20",
+        "1000x10000x1x50x20",
+        "2000x10000x1x100x40",
+        "2000x10000x1x100x400",
+        "2000x20000x1x100x40",
+        "2000x10000x5x100x40",
+        "10000x10000x1x500x200"
     })
     public String size;
 
@@ -45,7 +46,11 @@ public class SimulationBenchmark {
     @Setup
     public void makePlan() {
         String[] sizes = size.split("x");
-        plan = LargePlans.plan(Integer.parseInt(sizes[0]), Integer.parseInt(sizes[2]), Integer.parseInt(sizes[3]));
+        plan = LargePlans.plan(
+                Integer.parseInt(sizes[0]),
+                Integer.parseInt(sizes[2]),
+                Integer.parseInt(sizes[3]),
+                Integer.parseInt(sizes[4]));
         settings = new RunSettings(Integer.parseInt(sizes[1]), 4711, Sampling.LATIN, 2);
     }
 

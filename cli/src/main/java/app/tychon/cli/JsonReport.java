@@ -1,24 +1,28 @@
 package app.tychon.cli;
 
+import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.Driver;
 import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.simulation.ActivityResult;
-import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunResult.CostSamples;
+import app.tychon.core.simulation.RunResult.DrivingPath;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
 /** All results as JSON, in the form that {@code docs/command-line.md} describes. */
 final class JsonReport {
     private static final int HIGHEST = 99;
+    private static final int MOST_PATHS = 10;
 
     private final Report report;
 
@@ -47,6 +51,7 @@ final class JsonReport {
         ObjectNode cost = root.putObject("cost");
         numbers(cost, result.cost().planned(), report.cost());
         cost.put("chanceOfPlan", report.cost().chance(result.cost().planned()));
+        causes(cost.putObject("meanByCause"), result.cost());
         ArrayNode activities = root.putArray("activities");
         for (int i = 0; i < result.activities().size(); i++) {
             activity(
@@ -54,12 +59,48 @@ final class JsonReport {
                     report.plan().activities().get(i),
                     result.activities().get(i));
         }
-        root.putArray("risks");
-        root.putArray("correlations");
+        ArrayNode risks = root.putArray("risks");
+        result.risks().forEach(risk -> risks.addObject().put("id", risk.id()).put("occurred", risk.occurred()));
+        ArrayNode correlations = root.putArray("correlations");
+        report.correlations().forEach(correlation -> correlation(correlations.addObject(), correlation));
+        ArrayNode paths = root.putArray("paths");
+        result.paths().stream().limit(MOST_PATHS).forEach(path -> path(paths.addObject(), path));
         ObjectNode drivers = root.putObject("drivers");
         drivers(drivers.putArray("finish"), report.finishDrivers(), "swingDays", report.minutesPerDay());
         drivers(drivers.putArray("cost"), report.costDrivers(), "swing", 1);
         return root;
+    }
+
+    private static void correlation(ObjectNode node, CorrelationReport correlation) {
+        node.put("id", correlation.id());
+        lowerTriangle(node.putArray("asked"), correlation.asked());
+        lowerTriangle(node.putArray("used"), correlation.used());
+        lowerTriangle(node.putArray("achieved"), correlation.achieved());
+    }
+
+    private static void lowerTriangle(ArrayNode array, double[][] matrix) {
+        for (int i = 0; i < matrix.length; i++) {
+            ArrayNode row = array.addArray();
+            for (int j = 0; j <= i; j++) {
+                row.add(matrix[i][j]);
+            }
+        }
+    }
+
+    private void path(ObjectNode node, DrivingPath path) {
+        node.put("share", path.share());
+        node.put("meanDays", path.meanDuration() / report.minutesPerDay());
+        ArrayNode activities = node.putArray("activities");
+        path.activities().forEach(activities::add);
+    }
+
+    /** Means of the total by cause; they add up to its mean. */
+    private static void causes(ObjectNode node, CostSamples cost) {
+        node.put("planned", cost.planned());
+        node.put("spread", Arrays.stream(cost.spread()).average().orElse(0));
+        node.put("timeDriven", Arrays.stream(cost.timeDriven()).average().orElse(0));
+        node.put("risk", Arrays.stream(cost.risk()).average().orElse(0));
+        node.put("actions", cost.actions());
     }
 
     private void finish(ObjectNode node) {
@@ -87,6 +128,7 @@ final class JsonReport {
         double day = activity.duration().isElapsed() ? Instants.DAY : report.minutesPerDay(activity.calendar());
         node.put("id", result.id());
         node.put("criticality", result.criticality());
+        node.put("cruciality", result.cruciality());
         ObjectNode duration = node.putObject("duration");
         duration.put("mean", result.meanDuration() / day);
         duration.put("sd", result.sdDuration() / day);
@@ -117,8 +159,9 @@ final class JsonReport {
         for (Driver driver : drivers) {
             ObjectNode node = array.addObject();
             node.put("input", driver.input().id());
-            node.put("kind", driver.input().kind() == Inputs.Kind.ESTIMATE ? "estimate" : "cost");
+            node.put("kind", Report.kind(driver.input()));
             node.put("spearman", driver.spearman());
+            node.put("pearson", driver.pearson());
             node.put("regression", driver.regression());
             node.put("contribution", driver.contribution());
             node.put(swing, driver.swing() / perUnit);

@@ -1,17 +1,25 @@
 package app.tychon.cli;
 
+import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.DateSample;
 import app.tychon.core.analysis.Driver;
 import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.RunResult;
 import java.util.Arrays;
 import java.util.List;
 
 /** A run with what is told of it: samples of finish, duration in working days, and cost; drivers of both. */
-record Report(Plan plan, RunResult result, double seconds, List<Driver> finishDrivers, List<Driver> costDrivers) {
+record Report(
+        Plan plan,
+        RunResult result,
+        double seconds,
+        List<Driver> finishDrivers,
+        List<Driver> costDrivers,
+        List<CorrelationReport> correlations) {
     Sample finish() {
         return DateSample.of(result.finish(), WorkingTimes.ofProject(plan));
     }
@@ -24,6 +32,22 @@ record Report(Plan plan, RunResult result, double seconds, List<Driver> finishDr
 
     double planDays() {
         return result.planDuration() / minutesPerDay();
+    }
+
+    /** Whether the plan has anything that costs, or could. */
+    boolean hasMoney() {
+        double[] totals = result.cost().totals();
+        return Arrays.stream(totals).anyMatch(cost -> cost != 0);
+    }
+
+    /** What an input is to a reader: an estimate, a cost line, a risk that occurs, how large its impact is. */
+    static String kind(Input input) {
+        return switch (input.kind()) {
+            case ESTIMATE -> "estimate";
+            case COST -> "cost";
+            case OCCURRENCE -> "occurrence";
+            case IMPACT -> "impact";
+        };
     }
 
     Sample cost() {

@@ -17,7 +17,16 @@ final class SamplesCsv {
         double[] totals = result.cost().totals();
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
-                .setHeader("iteration", "finish", "durationMinutes", "cost", "planned", "spread", "timeDriven")
+                .setHeader(
+                        "iteration",
+                        "finish",
+                        "durationMinutes",
+                        "cost",
+                        "planned",
+                        "spread",
+                        "timeDriven",
+                        "risk",
+                        "actions")
                 .get();
         try (BufferedWriter writer = Files.newBufferedWriter(file);
                 CSVPrinter csv = new CSVPrinter(writer, format)) {
@@ -29,7 +38,9 @@ final class SamplesCsv {
                         totals[i],
                         result.cost().planned(),
                         result.cost().spread()[i],
-                        result.cost().timeDriven()[i]);
+                        result.cost().timeDriven()[i],
+                        result.cost().risk()[i],
+                        result.cost().actions());
             }
         }
     }

@@ -1,5 +1,6 @@
 package app.tychon.cli;
 
+import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.Driver;
 import app.tychon.core.analysis.Sensitivity;
 import app.tychon.core.model.InvalidPlanException;
@@ -11,6 +12,8 @@ import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.Variation;
+import app.tychon.core.simulation.Variation.RiskSetting;
 import app.tychon.exchange.ProjectFileReader;
 import java.io.BufferedInputStream;
 import java.io.IOException;
@@ -35,6 +38,18 @@ final class SimulateCommand implements Callable<Integer> {
     private static final int FAILED = 1;
     private static final int BAD_INPUT = 2;
 
+    /** Whose probabilities and impacts count. */
+    enum Responses {
+        NONE(RiskSetting.CURRENT),
+        ALL(RiskSetting.AFTER_RESPONSE);
+
+        private final RiskSetting setting;
+
+        Responses(RiskSetting setting) {
+            this.setting = setting;
+        }
+    }
+
     @Spec
     private CommandSpec spec;
 
@@ -49,6 +64,13 @@ final class SimulateCommand implements Callable<Integer> {
 
     @Option(names = "--sampling", defaultValue = "latin", description = "latin (default) or plain")
     private Sampling sampling;
+
+    @Option(
+            names = "--responses",
+            paramLabel = "none|all",
+            defaultValue = "none",
+            description = "risks as they are (none, default), or after their responses, whose actions then cost money")
+    private Responses responses;
 
     @Option(names = "--threads", paramLabel = "T", description = "default: as many as there are cores")
     private Integer threads;
@@ -66,7 +88,7 @@ final class SimulateCommand implements Callable<Integer> {
             RunSettings settings = new RunSettings(iterations, seed, sampling, threads == null ? cores : threads);
             Plan plan = ProjectFileReader.read(in);
             long began = System.nanoTime();
-            CompiledPlan compiled = CompiledPlan.of(plan);
+            CompiledPlan compiled = CompiledPlan.of(plan).with(Variation.CURRENT.withRisks(responses.setting));
             RunResult result = Simulation.run(compiled, settings, RunMonitor.NONE);
             report(plan, compiled, result, (System.nanoTime() - began) / 1e9);
             return 0;
@@ -88,10 +110,10 @@ final class SimulateCommand implements Callable<Integer> {
     private void report(Plan plan, CompiledPlan compiled, RunResult result, double seconds) throws IOException {
         Inputs inputs = Inputs.of(compiled);
         List<Driver> finish = Sensitivity.drivers(inputs, result.settings(), result.duration());
-        List<Driver> cost = plan.costs().isEmpty()
-                ? List.of()
-                : Sensitivity.drivers(inputs, result.settings(), result.cost().totals());
-        Report report = new Report(plan, result, seconds, finish, cost);
+        List<Driver> cost =
+                Sensitivity.drivers(inputs, result.settings(), result.cost().totals());
+        List<CorrelationReport> correlations = CorrelationReport.of(compiled, result.settings(), result.iterations());
+        Report report = new Report(plan, result, seconds, finish, cost, correlations);
         spec.commandLine().getOut().print(new TextReport(report).text());
         spec.commandLine().getOut().flush();
         if (json != null) {

@@ -1,10 +1,13 @@
 package app.tychon.cli;
 
+import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.Driver;
 import app.tychon.core.analysis.PercentileInterval;
 import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
+import app.tychon.core.model.Risk;
 import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunResult.RiskResult;
 import java.util.List;
 import java.util.Locale;
 
@@ -12,6 +15,7 @@ import java.util.Locale;
 final class TextReport {
     private static final int[] LEVELS = {5, 10, 20, 30, 40, 50, 60, 70, 80, 90, 95};
     private static final int MOST_DRIVERS = 10;
+    private static final double SAME = 0.005;
 
     private final Report report;
     private final StringBuilder text = new StringBuilder();
@@ -28,7 +32,7 @@ final class TextReport {
         RunResult result = report.result();
         Sample finish = report.finish();
         Sample cost = report.cost();
-        boolean money = !report.plan().costs().isEmpty();
+        boolean money = report.hasMoney();
         String currency = report.plan().project().currency();
         line(
                 "%s: %,d iterations, seed %d, %s sampling, %.2f s",
@@ -56,6 +60,7 @@ final class TextReport {
                     "P%-4d   %s   %s to %s   %s",
                     level, date(interval.value()), date(interval.low()), date(interval.high()), amount);
         }
+        risks();
         drivers("finish", "working days", report.finishDrivers(), report.minutesPerDay());
         if (money) {
             drivers("cost", currency, report.costDrivers(), 1);
@@ -66,12 +71,41 @@ final class TextReport {
     private void drivers(String of, String unit, List<Driver> drivers, double perUnit) {
         line("");
         line("What drives the %s    (swing: mean in the input's highest tenth less that in its lowest, %s)", of, unit);
-        line("%-10s %-42s %8s %13s %10s", "input", "", "rank r", "of variance", "swing");
+        line("%-10s %-10s %-42s %8s %13s %10s", "input", "", "", "rank r", "of variance", "swing");
         drivers.stream()
                 .limit(MOST_DRIVERS)
                 .forEach(d -> line(
-                        "%-10s %-42.42s %8.2f %11.1f %% %,10.1f",
-                        d.input().id(), d.input().name(), d.spearman(), 100 * d.contribution(), d.swing() / perUnit));
+                        "%-10s %-10s %-42.42s %8.2f %11.1f %% %,10.1f",
+                        d.input().id(),
+                        Report.kind(d.input()),
+                        d.input().name(),
+                        d.spearman(),
+                        100 * d.contribution(),
+                        d.swing() / perUnit));
+    }
+
+    /** How often each risk struck, and the correlations that had to give. */
+    private void risks() {
+        if (!report.result().risks().isEmpty()) {
+            line("");
+            line("How often each risk struck");
+        }
+        for (RiskResult risk : report.result().risks()) {
+            String title = report.plan().risks().stream()
+                    .filter(r -> r.id().equals(risk.id()))
+                    .map(Risk::title)
+                    .findFirst()
+                    .orElse("");
+            line("%-10s %-53.53s %6.1f %%", risk.id(), title, 100 * risk.occurred());
+        }
+        for (CorrelationReport correlation : report.correlations()) {
+            if (correlation.largestMove() > SAME) {
+                line("");
+                line(
+                        "Correlation %s is not possible as asked; the nearest that is differs by up to %.2f.",
+                        correlation.id(), correlation.largestMove());
+            }
+        }
     }
 
     private static String date(double instant) {

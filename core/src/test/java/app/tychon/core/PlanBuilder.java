@@ -2,18 +2,24 @@ package app.tychon.core;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityKind;
+import app.tychon.core.model.Assignment;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CalendarException;
 import app.tychon.core.model.Constraint;
+import app.tychon.core.model.Correlation;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.Estimate;
+import app.tychon.core.model.Grade;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Progress;
 import app.tychon.core.model.Project;
+import app.tychon.core.model.Resource;
+import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.Shift;
 import app.tychon.core.model.Targets;
@@ -27,6 +33,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** Small plans in a few words, for tests. All start on Monday 1 March 2027 at 08:00 in an eight-hour, five-day week. */
 public final class PlanBuilder {
@@ -37,11 +44,17 @@ public final class PlanBuilder {
     private final List<Activity> activities = new ArrayList<>();
     private final List<Link> links = new ArrayList<>();
     private final List<CostLine> costs = new ArrayList<>();
+    private final List<Grade> grades = new ArrayList<>();
+    private final List<Correlation> correlations = new ArrayList<>();
+    private final List<Resource> resources = new ArrayList<>();
+    private final List<Assignment> assignments = new ArrayList<>();
+    private final List<Risk> risks = new ArrayList<>();
+    private Optional<LocalDateTime> dataDate = Optional.empty();
     private LagCalendar lagCalendar = LagCalendar.PREDECESSOR;
 
     public PlanBuilder() {
         calendars.add(fiveDayWeek("std"));
-        wbs.add(new WbsNode("W", Optional.empty(), "1", "All work"));
+        wbs.add(new WbsNode("W", Optional.empty(), "1", "All work", Optional.empty()));
     }
 
     public static CalendarDefinition fiveDayWeek(String id, CalendarException... exceptions) {
@@ -70,7 +83,7 @@ public final class PlanBuilder {
     }
 
     public PlanBuilder branch(String id, String parent) {
-        wbs.add(new WbsNode(id, Optional.ofNullable(parent), id, "Branch " + id));
+        wbs.add(new WbsNode(id, Optional.ofNullable(parent), id, "Branch " + id, Optional.empty()));
         return this;
     }
 
@@ -83,27 +96,19 @@ public final class PlanBuilder {
     }
 
     public PlanBuilder task(String id, String branch, String calendar, WorkDuration duration, Shape shape) {
-        return activity(new Activity(
-                id,
-                branch,
-                "Task " + id,
-                ActivityKind.TASK,
-                duration,
-                calendar,
-                Optional.empty(),
-                Optional.ofNullable(shape).map(s -> new Estimate(s, Basis.DAYS))));
+        return activity(Activity.of(id, branch, "Task " + id, ActivityKind.TASK, duration, calendar)
+                .withEstimate(Optional.ofNullable(shape).map(s -> new Estimate(s, Basis.DAYS))));
     }
 
     public PlanBuilder milestone(String id) {
-        return activity(new Activity(
-                id,
-                "W",
-                "Milestone " + id,
-                ActivityKind.MILESTONE,
-                WorkDuration.ZERO,
-                "std",
-                Optional.empty(),
-                Optional.empty()));
+        return activity(Activity.of(id, "W", "Milestone " + id, ActivityKind.MILESTONE, WorkDuration.ZERO, "std"));
+    }
+
+    /** A hammock from the start of one activity to the finish of another. */
+    public PlanBuilder hammock(String id, String opens, String closes) {
+        link(opens, id, LinkType.SS, "0d");
+        link(closes, id, LinkType.FF, "0d");
+        return activity(Activity.of(id, "W", "Hammock " + id, ActivityKind.HAMMOCK, WorkDuration.ZERO, "std"));
     }
 
     public PlanBuilder activity(Activity activity) {
@@ -113,16 +118,58 @@ public final class PlanBuilder {
 
     /** Holds the activity added last. */
     public PlanBuilder constraint(Constraint constraint) {
-        Activity a = activities.remove(activities.size() - 1);
-        return activity(new Activity(
-                a.id(),
-                a.wbs(),
-                a.name(),
-                a.kind(),
-                a.duration(),
-                a.calendar(),
-                Optional.of(constraint),
-                a.estimate()));
+        return last(a -> a.withConstraint(Optional.of(constraint)));
+    }
+
+    /** Changes the activity added last. */
+    public PlanBuilder last(UnaryOperator<Activity> change) {
+        activities.add(change.apply(activities.remove(activities.size() - 1)));
+        return this;
+    }
+
+    public PlanBuilder dataDate(String date) {
+        dataDate = Optional.of(LocalDateTime.parse(date));
+        return this;
+    }
+
+    /** The activity added last has started, and finished where there is a finish. */
+    public PlanBuilder actual(String start, String finish, String remaining) {
+        return last(a -> a.withProgress(new Progress(
+                Optional.of(LocalDateTime.parse(start)),
+                Optional.ofNullable(finish).map(LocalDateTime::parse),
+                Optional.ofNullable(remaining).flatMap(WorkDuration::parse))));
+    }
+
+    public PlanBuilder grade(String id, Shape factors) {
+        grades.add(new Grade(id, "Grade " + id, factors, id, ""));
+        return this;
+    }
+
+    /** Gives a branch a grade. */
+    public PlanBuilder graded(String branch, String grade) {
+        wbs.replaceAll(b ->
+                b.id().equals(branch) ? new WbsNode(b.id(), b.parent(), b.code(), b.name(), Optional.of(grade)) : b);
+        return this;
+    }
+
+    public PlanBuilder correlation(Correlation correlation) {
+        correlations.add(correlation);
+        return this;
+    }
+
+    public PlanBuilder resource(String id, double rate, Resource.Per per) {
+        resources.add(new Resource(id, "Resource " + id, rate, per));
+        return this;
+    }
+
+    public PlanBuilder assign(String activity, String resource, double units) {
+        assignments.add(new Assignment(activity, resource, units));
+        return this;
+    }
+
+    public PlanBuilder risk(Risk risk) {
+        risks.add(risk);
+        return this;
     }
 
     public PlanBuilder link(String from, String to) {
@@ -142,12 +189,14 @@ public final class PlanBuilder {
                 amount,
                 fixedShare,
                 CostTiming.EVEN,
+                Optional.empty(),
                 Optional.ofNullable(factor).map(s -> new Estimate(s, Basis.FACTOR))));
         return this;
     }
 
     public Plan build() {
-        Project project = new Project("p", "Test plan", "EUR", START, "std", lagCalendar, Targets.NONE);
-        return new Plan(project, calendars, wbs, activities, links, costs);
+        Project project = new Project("p", "Test plan", "EUR", START, dataDate, "std", lagCalendar, Targets.NONE);
+        return new Plan(
+                project, calendars, wbs, activities, links, grades, correlations, resources, assignments, costs, risks);
     }
 }

@@ -13,12 +13,17 @@ import app.tychon.core.model.ConstraintType;
 import app.tychon.core.model.DurationUnit;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.LagCalendar;
+import app.tychon.core.model.Link;
 import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Progress;
+import app.tychon.core.model.Project;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.Shift;
 import app.tychon.core.model.WorkDuration;
 import java.time.DayOfWeek;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +48,76 @@ public final class RandomPlans {
     /** Several calendars, elapsed durations, lags in any unit and calendar, constraints. */
     public static Plan manyCalendars(long seed, int activities) {
         return new RandomPlans(seed, true).plan(activities);
+    }
+
+    /** The same with hammocks and, up to a data date, progress. */
+    public static Plan underWay(long seed, int activities) {
+        return new RandomPlans(seed, true).progressed(manyCalendars(seed, activities));
+    }
+
+    /** The same with a register of threats and opportunities on activities, branches, cost lines and the project. */
+    public static Plan risky(long seed, int activities) {
+        return underWay(seed, activities).withRisks(new RandomRisks(seed, activities).risks());
+    }
+
+    private Plan progressed(Plan plan) {
+        List<Activity> rows = new ArrayList<>();
+        LocalDateTime dataDate = START.plusDays(20 + random.nextInt(40)).plusMinutes(random.nextInt(600));
+        int started = plan.activities().size() / 3;
+        for (int i = 0; i < plan.activities().size(); i++) {
+            Activity row = plan.activities().get(i);
+            boolean begun = i < started && random.nextInt(3) > 0;
+            rows.add(begun ? row.withProgress(progress(row, dataDate)) : row);
+        }
+        List<Link> links = new ArrayList<>(plan.links());
+        for (int h = 0; h < 3; h++) {
+            String id = "H" + h;
+            rows.add(Activity.of(
+                    id, "B" + h, "Hammock " + h, ActivityKind.HAMMOCK, WorkDuration.ZERO, h == 0 ? "std" : "seven"));
+            for (int l = 0; l < 4; l++) {
+                boolean opens = l < 2;
+                String other = id(random.nextInt(plan.activities().size()));
+                WorkDuration lag = WorkDuration.parse(lag()).orElseThrow();
+                boolean backwards = random.nextBoolean();
+                LinkType type = random.nextBoolean()
+                        ? (opens ? LinkType.SS : LinkType.FF)
+                        : (opens == backwards ? LinkType.SF : LinkType.FS);
+                links.add(backwards ? new Link(id, other, type, lag) : new Link(other, id, type, lag));
+            }
+        }
+        return new Plan(
+                new Project(
+                        plan.project().id(),
+                        plan.project().name(),
+                        plan.project().currency(),
+                        plan.project().start(),
+                        Optional.of(dataDate),
+                        plan.project().calendar(),
+                        plan.project().lagCalendar(),
+                        plan.project().targets()),
+                plan.calendars(),
+                plan.wbs(),
+                rows,
+                links,
+                plan.grades(),
+                plan.correlations(),
+                plan.resources(),
+                plan.assignments(),
+                plan.costs(),
+                plan.risks());
+    }
+
+    private Progress progress(Activity row, LocalDateTime dataDate) {
+        LocalDateTime start = START.plusDays(random.nextInt(15)).plusMinutes(random.nextInt(700));
+        if (row.isMilestone() || random.nextBoolean()) {
+            LocalDateTime finish = start.plusMinutes(random.nextInt(5 * 1440));
+            return new Progress(Optional.of(start), Optional.of(finish), Optional.empty());
+        }
+        DurationUnit unit = row.duration().isElapsed() ? DurationUnit.ELAPSED_DAYS : DurationUnit.DAYS;
+        return new Progress(
+                Optional.of(start),
+                Optional.empty(),
+                random.nextBoolean() ? Optional.empty() : Optional.of(new WorkDuration(random.nextInt(9), unit)));
     }
 
     private Plan plan(int activities) {
@@ -83,15 +158,15 @@ public final class RandomPlans {
         Optional<Estimate> estimate = milestone || duration.unit() == DurationUnit.HOURS
                 ? Optional.empty()
                 : Optional.of(new Estimate(shape(size), Basis.DAYS));
-        return new Activity(
-                id(i),
-                "B" + random.nextInt(4),
-                "Activity " + i,
-                milestone ? ActivityKind.MILESTONE : ActivityKind.TASK,
-                duration,
-                manyCalendars ? List.of("std", "seven", "nights").get(random.nextInt(3)) : "std",
-                manyCalendars && random.nextInt(6) == 0 ? Optional.of(constraint()) : Optional.empty(),
-                estimate);
+        return Activity.of(
+                        id(i),
+                        "B" + random.nextInt(4),
+                        "Activity " + i,
+                        milestone ? ActivityKind.MILESTONE : ActivityKind.TASK,
+                        duration,
+                        manyCalendars ? List.of("std", "seven", "nights").get(random.nextInt(3)) : "std")
+                .withConstraint(manyCalendars && random.nextInt(6) == 0 ? Optional.of(constraint()) : Optional.empty())
+                .withEstimate(estimate);
     }
 
     private DurationUnit unit() {

@@ -18,6 +18,9 @@ import java.util.function.Function;
  * a harmless value stands in, so that the rest of the document is checked too.
  */
 public final class JsonCursor {
+    /** Nobody reads more; a file of garbage must not fill the memory with what is wrong with it. */
+    public static final int MOST_PROBLEMS = 1000;
+
     private static final int LONGEST_QUOTE = 60;
 
     private final JsonNode node;
@@ -41,7 +44,14 @@ public final class JsonCursor {
     }
 
     public void problem(String message) {
-        problems.add(new Problem(pointer, message));
+        if (problems.size() < MOST_PROBLEMS) {
+            problems.add(new Problem(pointer, message));
+        }
+    }
+
+    /** Whether so much is wrong that reading on would tell nothing new. */
+    public boolean isHopeless() {
+        return problems.size() >= MOST_PROBLEMS;
     }
 
     /** Refuses every field that is not among those named. Notes it, too, when this is no object at all. */
@@ -50,22 +60,13 @@ public final class JsonCursor {
             problem(node.isMissingNode() ? "is missing" : "must be an object, not " + quoted());
             return this;
         }
-        for (Iterator<String> names = node.fieldNames(); names.hasNext(); ) {
+        for (Iterator<String> names = node.fieldNames(); names.hasNext() && !isHopeless(); ) {
             String name = names.next();
             if (!fields.contains(name)) {
                 get(name).problem("there is no such field");
             }
         }
         return this;
-    }
-
-    /** A field of the format that this version cannot take into account: refused unless empty or at its default. */
-    public void mustBeUnused(String field, JsonNode usual) {
-        JsonCursor at = get(field);
-        boolean empty = at.isAbsent() || (at.node.isContainerNode() && at.node.isEmpty());
-        if (!empty && !at.node.equals(usual)) {
-            at.problem("this version cannot take " + field + " into account yet, so it would be lost");
-        }
     }
 
     public JsonCursor get(String field) {
@@ -97,8 +98,8 @@ public final class JsonCursor {
             problem("must be a list, not " + quoted());
             return List.of();
         }
-        List<T> elements = new ArrayList<>(node.size());
-        for (int i = 0; i < node.size(); i++) {
+        List<T> elements = new ArrayList<>();
+        for (int i = 0; i < node.size() && !isHopeless(); i++) {
             elements.add(read.apply(element(i)));
         }
         return elements;
@@ -123,6 +124,14 @@ public final class JsonCursor {
         }
         problem(isAbsent() ? "is missing" : "must be a number, not " + quoted());
         return 1;
+    }
+
+    public boolean truth() {
+        if (node.isBoolean()) {
+            return node.booleanValue();
+        }
+        problem(isAbsent() ? "is missing" : "must be true or false, not " + quoted());
+        return false;
     }
 
     public LocalDateTime dateTime() {

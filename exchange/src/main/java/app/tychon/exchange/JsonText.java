@@ -1,12 +1,10 @@
 package app.tychon.exchange;
 
-import app.tychon.core.model.Basis;
-import app.tychon.core.model.CalendarDefinition;
-import app.tychon.core.model.Estimate;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Problem;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -17,25 +15,12 @@ public final class JsonText {
 
     private JsonText() {}
 
-    public static String of(Estimate estimate) {
-        return EstimateJson.write(estimate).toString();
+    public static String of(ObjectNode part) {
+        return part.toString();
     }
 
-    public static String of(CalendarDefinition calendar) {
-        return CalendarJson.write(calendar).toString();
-    }
-
-    /** @throws InvalidPlanException for text that is no estimate */
-    public static Estimate estimate(String text) {
-        return read(text, at -> EstimateJson.read(at, Basis.DAYS));
-    }
-
-    /** @throws InvalidPlanException for text that is no calendar */
-    public static CalendarDefinition calendar(String text) {
-        return read(text, CalendarJson::read);
-    }
-
-    private static <T> T read(String text, Function<JsonCursor, T> reader) {
+    /** @throws InvalidPlanException for text that is no such part */
+    public static <T> T read(String text, Function<JsonCursor, T> reader) {
         List<Problem> problems = new ArrayList<>();
         try {
             T value = reader.apply(JsonCursor.at(MAPPER.readTree(text), problems));

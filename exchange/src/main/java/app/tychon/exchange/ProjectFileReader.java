@@ -3,9 +3,8 @@ package app.tychon.exchange;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.Basis;
+import app.tychon.core.model.CombineRisks;
 import app.tychon.core.model.Constraint;
-import app.tychon.core.model.CostLine;
-import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
@@ -13,18 +12,19 @@ import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.PlanRules;
 import app.tychon.core.model.Problem;
+import app.tychon.core.model.Progress;
 import app.tychon.core.model.Project;
 import app.tychon.core.model.Targets;
 import app.tychon.core.model.WbsNode;
 import app.tychon.core.model.WorkDuration;
+import com.fasterxml.jackson.core.JsonLocation;
+import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadFeature;
-import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.fasterxml.jackson.databind.node.BooleanNode;
-import com.fasterxml.jackson.databind.node.NullNode;
-import com.fasterxml.jackson.databind.node.TextNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -37,9 +37,24 @@ public final class ProjectFileReader {
     static final String FORMAT = "tychon-project";
     static final int VERSION = 1;
 
+    private static final Set<String> FIELDS = Set.of(
+            "format",
+            "version",
+            "project",
+            "calendars",
+            "wbs",
+            "activities",
+            "links",
+            "grades",
+            "correlations",
+            "resources",
+            "assignments",
+            "costs",
+            "risks");
+    private static final int MOST_FIELDS = 1000;
+
     private static final JsonMapper MAPPER = JsonMapper.builder()
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .build();
 
     private ProjectFileReader() {}
@@ -53,6 +68,10 @@ public final class ProjectFileReader {
     public static Plan read(InputStream in) throws IOException {
         List<Problem> problems = new ArrayList<>();
         Plan plan = plan(JsonCursor.at(tree(in), problems));
+        if (problems.size() >= JsonCursor.MOST_PROBLEMS) {
+            problems.add(new Problem("", "there are more problems than these " + JsonCursor.MOST_PROBLEMS));
+            throw new InvalidPlanException(problems);
+        }
         Set<String> told = problems.stream().map(Problem::pointer).collect(Collectors.toSet());
         // Where a value could not be read, a stand-in stands; what the rules say of that is no news.
         PlanRules.problems(plan).stream()
@@ -64,28 +83,58 @@ public final class ProjectFileReader {
         return plan;
     }
 
+    /**
+     * The document as a tree. What stands at the top is read field by field, so that a large file that is something else
+     * is refused before it fills the memory.
+     */
     private static JsonNode tree(InputStream in) throws IOException {
-        try {
-            JsonNode root = MAPPER.readTree(in);
-            if (root == null
-                    || !root.isObject()
-                    || !FORMAT.equals(root.path("format").asText())) {
-                throw refused("", "this is not a Tychon project file: it does not say \"format\": \"" + FORMAT + "\"");
+        try (JsonParser parser = MAPPER.createParser(in)) {
+            parser.disable(JsonParser.Feature.AUTO_CLOSE_SOURCE);
+            if (parser.nextToken() != JsonToken.START_OBJECT) {
+                throw notOurs();
             }
-            if (root.path("version").asInt() != VERSION) {
-                throw refused(
-                        "/version",
-                        "this version reads project files of version " + VERSION + ", not "
-                                + root.path("version").asText("without one"));
+            ObjectNode root = MAPPER.createObjectNode();
+            while (parser.nextToken() == JsonToken.FIELD_NAME) {
+                String name = parser.currentName();
+                parser.nextToken();
+                if (FIELDS.contains(name)) {
+                    root.set(name, MAPPER.readTree(parser));
+                } else {
+                    parser.skipChildren();
+                    root.putNull(name);
+                }
+                if (root.size() > MOST_FIELDS) {
+                    throw notOurs();
+                }
             }
-            return root;
+            if (parser.nextToken() != null) {
+                throw refused("", "something follows after the end of the project" + where(parser.currentLocation()));
+            }
+            return known(root);
         } catch (JsonProcessingException e) {
-            String where = e.getLocation() == null
-                    ? ""
-                    : " (line " + e.getLocation().getLineNr() + ", column "
-                            + e.getLocation().getColumnNr() + ")";
-            throw refused("", "this is not sound JSON: " + e.getOriginalMessage() + where);
+            throw refused("", "this is not sound JSON: " + e.getOriginalMessage() + where(e.getLocation()));
         }
+    }
+
+    private static JsonNode known(JsonNode root) {
+        if (!FORMAT.equals(root.path("format").asText())) {
+            throw notOurs();
+        }
+        if (root.path("version").asInt() != VERSION) {
+            throw refused(
+                    "/version",
+                    "this version reads project files of version " + VERSION + ", not "
+                            + root.path("version").asText("without one"));
+        }
+        return root;
+    }
+
+    private static String where(JsonLocation location) {
+        return location == null ? "" : " (line " + location.getLineNr() + ", column " + location.getColumnNr() + ")";
+    }
+
+    private static InvalidPlanException notOurs() {
+        return refused("", "this is not a Tychon project file: it does not say \"format\": \"" + FORMAT + "\"");
     }
 
     private static InvalidPlanException refused(String pointer, String message) {
@@ -93,23 +142,7 @@ public final class ProjectFileReader {
     }
 
     private static Plan plan(JsonCursor at) {
-        at.allow(Set.of(
-                "format",
-                "version",
-                "project",
-                "calendars",
-                "wbs",
-                "activities",
-                "links",
-                "grades",
-                "correlations",
-                "resources",
-                "assignments",
-                "costs",
-                "risks"));
-        for (String later : List.of("grades", "correlations", "resources", "assignments", "risks")) {
-            at.mustBeUnused(later, NullNode.getInstance());
-        }
+        at.allow(FIELDS);
         Project project = project(at.get("project"));
         return new Plan(
                 project,
@@ -117,17 +150,22 @@ public final class ProjectFileReader {
                 at.list("wbs", ProjectFileReader::branch),
                 at.list("activities", activity -> activity(activity, project.calendar())),
                 at.list("links", ProjectFileReader::link),
-                at.list("costs", ProjectFileReader::cost));
+                at.list("grades", SpreadJson::grade),
+                at.list("correlations", SpreadJson::correlation),
+                at.list("resources", MoneyJson::resource),
+                at.list("assignments", MoneyJson::assignment),
+                at.list("costs", MoneyJson::cost),
+                at.list("risks", RiskJson::read));
     }
 
     private static Project project(JsonCursor at) {
         at.allow(Set.of("id", "name", "currency", "start", "dataDate", "calendar", "lagCalendar", "targets"));
-        at.mustBeUnused("dataDate", NullNode.getInstance());
         return new Project(
                 at.get("id").text(),
                 at.get("name").text(),
                 currency(at.get("currency")),
                 at.get("start").dateTime(),
+                at.optional("dataDate", JsonCursor::dateTime),
                 at.get("calendar").text(),
                 at.optional("lagCalendar", Words::lagCalendar).orElse(LagCalendar.PREDECESSOR),
                 at.optional("targets", ProjectFileReader::targets).orElse(Targets.NONE));
@@ -148,12 +186,12 @@ public final class ProjectFileReader {
 
     private static WbsNode branch(JsonCursor at) {
         at.allow(Set.of("id", "parent", "code", "name", "grade"));
-        at.mustBeUnused("grade", NullNode.getInstance());
         return new WbsNode(
                 at.get("id").text(),
                 at.optional("parent", JsonCursor::text),
                 at.optional("code", JsonCursor::text).orElse(""),
-                at.get("name").text());
+                at.get("name").text(),
+                at.optional("grade", JsonCursor::text));
     }
 
     private static Activity activity(JsonCursor at, String projectCalendar) {
@@ -172,22 +210,25 @@ public final class ProjectFileReader {
                 "estimate",
                 "combineRisks",
                 "watch"));
-        for (String later : List.of("actualStart", "actualFinish", "remaining", "grade")) {
-            at.mustBeUnused(later, NullNode.getInstance());
-        }
-        at.mustBeUnused("combineRisks", TextNode.valueOf("add"));
-        at.mustBeUnused("watch", BooleanNode.FALSE);
         ActivityKind kind = at.optional("kind", Words::kind).orElse(ActivityKind.TASK);
-        boolean milestone = kind == ActivityKind.MILESTONE;
+        boolean timeless = kind != ActivityKind.TASK && at.get("duration").isAbsent();
         return new Activity(
                 at.get("id").text(),
                 at.get("wbs").text(),
                 at.get("name").text(),
                 kind,
-                milestone && at.get("duration").isAbsent() ? WorkDuration.ZERO : DurationText.read(at.get("duration")),
+                timeless ? WorkDuration.ZERO : DurationText.read(at.get("duration")),
                 at.optional("calendar", JsonCursor::text).orElse(projectCalendar),
                 at.optional("constraint", ProjectFileReader::constraint),
-                at.optional("estimate", estimate -> EstimateJson.read(estimate, Basis.DAYS)));
+                new Progress(
+                        at.optional("actualStart", JsonCursor::dateTime),
+                        at.optional("actualFinish", JsonCursor::dateTime),
+                        at.optional("remaining", DurationText::read)),
+                at.optional("grade", JsonCursor::text),
+                at.optional("estimate", estimate -> EstimateJson.read(estimate, Basis.DAYS)),
+                at.optional("combineRisks", combine -> Words.read(combine, CombineRisks.values()))
+                        .orElse(CombineRisks.ADD),
+                at.optional("watch", JsonCursor::truth).orElse(false));
     }
 
     private static Constraint constraint(JsonCursor at) {
@@ -202,17 +243,5 @@ public final class ProjectFileReader {
                 at.get("to").text(),
                 at.optional("type", Words::link).orElse(LinkType.FS),
                 at.optional("lag", DurationText::read).orElse(WorkDuration.ZERO));
-    }
-
-    private static CostLine cost(JsonCursor at) {
-        at.allow(Set.of("id", "name", "on", "amount", "fixedShare", "timing", "estimate"));
-        return new CostLine(
-                at.get("id").text(),
-                at.get("name").text(),
-                at.get("on").text(),
-                at.get("amount").number(),
-                at.optional("fixedShare", JsonCursor::number).orElse(1.0),
-                at.optional("timing", Words::timing).orElse(CostTiming.EVEN),
-                at.optional("estimate", estimate -> EstimateJson.read(estimate, Basis.FACTOR)));
     }
 }

@@ -1,11 +1,11 @@
 package app.tychon.exchange;
 
 import app.tychon.core.model.Activity;
+import app.tychon.core.model.CombineRisks;
 import app.tychon.core.model.Constraint;
-import app.tychon.core.model.CostLine;
-import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Progress;
 import app.tychon.core.model.Project;
 import app.tychon.core.model.WbsNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -14,7 +14,8 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.util.Optional;
+import java.util.List;
+import java.util.function.Function;
 
 /** Writes open project files, which {@link ProjectFileReader} reads back to an equal plan. */
 public final class ProjectFileWriter {
@@ -40,9 +41,18 @@ public final class ProjectFileWriter {
         plan.activities().forEach(activity -> activity(activities.addObject(), activity));
         ArrayNode links = root.putArray("links");
         plan.links().forEach(link -> link(links.addObject(), link));
-        ArrayNode costs = root.putArray("costs");
-        plan.costs().forEach(line -> cost(costs.addObject(), line));
+        array(root, "grades", plan.grades(), SpreadJson::write);
+        array(root, "correlations", plan.correlations(), SpreadJson::write);
+        array(root, "resources", plan.resources(), MoneyJson::write);
+        array(root, "assignments", plan.assignments(), MoneyJson::write);
+        array(root, "costs", plan.costs(), MoneyJson::write);
+        array(root, "risks", plan.risks(), RiskJson::write);
         return root;
+    }
+
+    private static <T> void array(ObjectNode root, String field, List<T> all, Function<T, ObjectNode> write) {
+        ArrayNode array = root.putArray(field);
+        all.forEach(one -> array.add(write.apply(one)));
     }
 
     private static void project(ObjectNode node, Project project) {
@@ -50,6 +60,7 @@ public final class ProjectFileWriter {
         node.put("name", project.name());
         node.put("currency", project.currency());
         node.put("start", project.start().toString());
+        project.dataDate().ifPresent(date -> node.put("dataDate", date.toString()));
         node.put("calendar", project.calendar());
         node.put("lagCalendar", Words.of(project.lagCalendar()));
         ObjectNode targets = node.putObject("targets");
@@ -62,6 +73,7 @@ public final class ProjectFileWriter {
         node.put("parent", branch.parent().orElse(null));
         node.put("code", branch.code());
         node.put("name", branch.name());
+        branch.grade().ifPresent(grade -> node.put("grade", grade));
     }
 
     private static void activity(ObjectNode node, Activity activity) {
@@ -77,11 +89,18 @@ public final class ProjectFileWriter {
             held.put("type", Words.of(constraint.type()));
             held.put("date", constraint.date().toString());
         }
-        estimate(node, activity.estimate());
-    }
-
-    private static void estimate(ObjectNode node, Optional<Estimate> estimate) {
-        estimate.ifPresent(e -> node.set("estimate", EstimateJson.write(e)));
+        Progress progress = activity.progress();
+        progress.actualStart().ifPresent(date -> node.put("actualStart", date.toString()));
+        progress.actualFinish().ifPresent(date -> node.put("actualFinish", date.toString()));
+        progress.remaining().ifPresent(remaining -> node.put("remaining", remaining.toString()));
+        activity.grade().ifPresent(grade -> node.put("grade", grade));
+        activity.estimate().ifPresent(e -> node.set("estimate", EstimateJson.write(e)));
+        if (activity.combineRisks() != CombineRisks.ADD) {
+            node.put("combineRisks", Words.of(activity.combineRisks()));
+        }
+        if (activity.watch()) {
+            node.put("watch", true);
+        }
     }
 
     private static void link(ObjectNode node, Link link) {
@@ -89,15 +108,5 @@ public final class ProjectFileWriter {
         node.put("to", link.to());
         node.put("type", Words.of(link.type()));
         node.put("lag", link.lag().toString());
-    }
-
-    private static void cost(ObjectNode node, CostLine line) {
-        node.put("id", line.id());
-        node.put("name", line.name());
-        node.put("on", line.on());
-        Numbers.put(node, "amount", line.amount());
-        Numbers.put(node, "fixedShare", line.fixedShare());
-        node.put("timing", Words.of(line.timing()));
-        estimate(node, line.estimate());
     }
 }

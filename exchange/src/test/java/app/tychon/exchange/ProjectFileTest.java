@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
+import app.tychon.core.WholePlan;
 import app.tychon.core.model.Constraint;
 import app.tychon.core.model.ConstraintType;
 import app.tychon.core.model.InvalidPlanException;
@@ -82,7 +83,7 @@ class ProjectFileTest {
     @Test
     void whatIsWrittenIsReadBackTheSame() throws IOException {
         for (int seed = 0; seed < 20; seed++) {
-            Plan plan = RandomPlans.manyCalendars(seed, 20);
+            Plan plan = RandomPlans.risky(seed, 20);
             byte[] file = write(plan);
             assertThat(ProjectFileReader.read(new ByteArrayInputStream(file))).isEqualTo(plan);
             assertThat(schema().validate(new ObjectMapper().readTree(file))).isEmpty();
@@ -98,6 +99,14 @@ class ProjectFileTest {
                 .build();
         assertThat(ProjectFileReader.read(new ByteArrayInputStream(write(plan))))
                 .isEqualTo(plan);
+    }
+
+    @Test
+    void gradesCorrelationsResourcesAndRecurrenceSurvive() throws IOException {
+        Plan plan = WholePlan.plan();
+        byte[] file = write(plan);
+        assertThat(ProjectFileReader.read(new ByteArrayInputStream(file))).isEqualTo(plan);
+        assertThat(schema().validate(new ObjectMapper().readTree(file))).isEmpty();
     }
 
     @Test
@@ -183,13 +192,14 @@ class ProjectFileTest {
                 .containsExactlyInAnyOrder(
                         "/activities/0/colour: there is no such field",
                         "/activities/0/duration: must be a number with a unit (min, h, d, w or ed) such as 12d, not \"soon\"",
-                        "/activities/1/kind: must be one of task, milestone, not \"chore\"",
+                        "/activities/1/kind: must be one of task, milestone, hammock, not \"chore\"",
                         "/activities/1/estimate/low: must be a number, not \"two\"",
                         "/activities/2/wbs: must be text, not 7",
-                        "/activities/2/actualStart: this version cannot take actualStart into account yet, so it would be lost",
+                        "/activities/2/actualStart: there is progress, but the project has no data date",
                         "/activities/2/estimate/shape: must be one of fixed, uniform, triangular, pert, normal, lognormal, beta, gamma, exponential, weibull, discrete, cumulative, sample, not \"banana\"",
                         "/links/0/type: must be one of FS, SS, FF, SF, not \"XX\"",
-                        "/risks: this version cannot take risks into account yet, so it would be lost",
+                        "/risks/0/title: is missing",
+                        "/risks/0/probability: is missing",
                         "/activities/0/name: the name is empty",
                         "/activities/1/estimate/likely: likely 3 is above high 2",
                         "/links/0/to: there is no activity \"Q\"");
@@ -209,8 +219,32 @@ class ProjectFileTest {
                 .contains("line 2");
     }
 
+    /** Each is refused within memory that could not hold its parts one by one. */
+    @Test
+    void fiftyMegabytesOfGarbageAreRefused() {
+        int size = 50_000_000;
+        assertThat(problems("x".repeat(size))).hasSize(1);
+        assertThat(problems("[" + "1,".repeat(size / 2)))
+                .singleElement()
+                .asString()
+                .contains("not a Tychon");
+        assertThat(problems("{\"a\":[" + "1,".repeat(size / 2) + "1]}")).hasSize(1);
+        assertThat(problems(HEAD + "\"activities\":[" + "1,".repeat(size / 2) + "1]}"))
+                .hasSize(1001)
+                .last()
+                .asString()
+                .contains("more problems than these");
+        assertThat(problems(HEAD + "\"activities\":[" + "{\"id\":".repeat(size / 6)))
+                .singleElement()
+                .asString()
+                .contains("not sound JSON");
+    }
+
     @Test
     void deeplyNestedNonsenseIsRefused() {
-        assertThat(problems("[".repeat(200_000))).singleElement().asString().contains("not sound JSON");
+        assertThat(problems("{\"risks\":" + "[".repeat(200_000)))
+                .singleElement()
+                .asString()
+                .contains("not sound JSON");
     }
 }

@@ -1,7 +1,7 @@
 package app.tychon.core.analysis;
 
+import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Inputs;
-import app.tychon.core.simulation.Inputs.Input;
 import app.tychon.core.simulation.RunSettings;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -31,7 +31,9 @@ public final class Sensitivity {
         List<Driver> measured = inputs.all().parallelStream()
                 .map(input -> measure(inputs.sample(input, settings, output.length), input, output, outputRanks))
                 .sorted(Comparator.comparingDouble((Driver d) -> -Math.abs(d.spearman()))
-                        .thenComparing(d -> d.input().id()))
+                        .thenComparing(d -> d.input().kind())
+                        .thenComparing(d -> d.input().id())
+                        .thenComparing(d -> d.input().key().impact()))
                 .toList();
         // More inputs than a fraction of the iterations would fit noise.
         int size = Math.min(measured.size(), Math.min(MOST_IN_REGRESSION, output.length / TENTHS));
@@ -42,10 +44,20 @@ public final class Sensitivity {
 
     private static Driver measure(double[] values, Input input, double[] output, double[] outputRanks) {
         double[] ranks = Ranks.of(values);
-        return new Driver(input, Ranks.pearson(ranks, outputRanks), 0, 0, 0, swing(ranks, output));
+        return new Driver(
+                input,
+                Ranks.pearson(ranks, outputRanks),
+                Ranks.pearson(values, output),
+                0,
+                0,
+                0,
+                swing(input, values, ranks, output));
     }
 
-    private static double swing(double[] ranks, double[] output) {
+    private static double swing(Input input, double[] values, double[] ranks, double[] output) {
+        if (input.kind() == Input.Kind.OCCURRENCE) {
+            return mean(output, i -> values[i] > 0) - mean(output, i -> values[i] == 0);
+        }
         double tenth = Math.max(1, ranks.length / (double) TENTHS);
         double highest = mean(output, i -> ranks[i] > ranks.length - tenth);
         double lowest = mean(output, i -> ranks[i] <= tenth);
@@ -93,6 +105,7 @@ public final class Sensitivity {
             drivers.add(new Driver(
                     driver.input(),
                     driver.spearman(),
+                    driver.pearson(),
                     beta,
                     beta * outputDeviation / deviations[j],
                     beta * withOutput[j],

@@ -14,8 +14,8 @@ public final class ActivityRules {
         activity.estimate().ifPresent(estimate -> {
             EstimateRules.problems(estimate, EstimateRules.Subject.DURATION)
                     .forEach(p -> found.add(new Problem("/estimate" + p.pointer(), p.message())));
-            if (activity.isMilestone()) {
-                found.add(new Problem("/estimate", "a milestone has no duration, so none to estimate"));
+            if (activity.kind() != ActivityKind.TASK) {
+                found.add(new Problem("/estimate", kind(activity) + " has no duration of its own to estimate"));
             }
         });
         return found;
@@ -28,8 +28,15 @@ public final class ActivityRules {
         } else if (duration.amount() > EstimateRules.LONGEST_DAYS) {
             found.add(new Problem("/duration", "a duration of " + duration + " is not believable"));
         }
-        if (activity.isMilestone() && duration.amount() != 0) {
-            found.add(new Problem("/duration", "a milestone has no duration; this is " + duration));
+        if (activity.kind() != ActivityKind.TASK && duration.amount() != 0) {
+            found.add(new Problem("/duration", kind(activity) + " has no duration of its own; this is " + duration));
         }
+        if (activity.isHammock() && activity.constraint().isPresent()) {
+            found.add(new Problem("/constraint", "a hammock takes its dates from what opens and closes it"));
+        }
+    }
+
+    private static String kind(Activity activity) {
+        return activity.isHammock() ? "a hammock" : "a milestone";
     }
 }

@@ -3,12 +3,13 @@ package app.tychon.core.model;
 import java.util.Optional;
 
 /**
- * Money on an activity, a WBS branch or the whole project.
+ * Money on an activity or hammock, a WBS branch or the whole project.
  *
- * @param on         id of an activity or a WBS branch, or {@value #PROJECT}
+ * @param on         id of an activity or a WBS branch, or {@link Plan#PROJECT}
  * @param amount     planned amount in the project's currency
  * @param fixedShare share of the amount, 0 to 1, that does not grow with time; the rest is proportional to duration
- * @param estimate   how uncertain the amount is, for both shares alike
+ * @param grade      id of the grade of spread it has of its own; where it has none, that of the branch it stands in counts
+ * @param estimate   how uncertain the amount is, for both shares alike; goes before any grade
  */
 public record CostLine(
         String id,
@@ -17,8 +18,5 @@ public record CostLine(
         double amount,
         double fixedShare,
         CostTiming timing,
-        Optional<Estimate> estimate) {
-
-    /** The value of {@link #on} that means the whole project. */
-    public static final String PROJECT = "project";
-}
+        Optional<String> grade,
+        Optional<Estimate> estimate) {}

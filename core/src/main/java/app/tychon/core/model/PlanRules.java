@@ -1,10 +1,10 @@
 package app.tychon.core.model;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -14,52 +14,95 @@ import java.util.Set;
 public final class PlanRules {
     public static final int LONGEST_ID = 60;
 
+    private static final List<String> SECTIONS = List.of(
+            "project",
+            "calendars",
+            "wbs",
+            "activities",
+            "links",
+            "grades",
+            "correlations",
+            "resources",
+            "assignments",
+            "costs",
+            "risks");
+
     private final Plan plan;
-    private final List<Problem> found = new ArrayList<>();
-    private final Set<String> calendars = new HashSet<>();
-    private final Set<String> branches = new HashSet<>();
-    private final Set<String> activities = new HashSet<>();
+    private final PlanNames names;
+    private final Found found = new Found();
 
     private PlanRules(Plan plan) {
         this.plan = plan;
+        names = new PlanNames(plan);
     }
 
     public static List<Problem> problems(Plan plan) {
         PlanRules rules = new PlanRules(plan);
-        rules.calendars();
+        rules.ids();
         rules.project();
+        rules.calendars();
         rules.wbs();
         rules.activities();
         rules.links();
+        rules.grades();
+        rules.assignments();
         rules.costs();
-        return List.copyOf(rules.found);
+        new CorrelationRules(plan, rules.names, rules.found).check();
+        new RiskRules(plan, rules.names, rules.found).check();
+        return rules.found.inOrderOf(SECTIONS);
     }
 
-    private void add(String pointer, String message) {
-        found.add(new Problem(pointer, message));
+    private void ids() {
+        ids("/calendars/", plan.calendars().stream().map(CalendarDefinition::id).toList(), Map.of(), "a calendar");
+        ids("/grades/", plan.grades().stream().map(Grade::id).toList(), Map.of(), "a grade");
+        ids("/correlations/", plan.correlations().stream().map(Correlation::id).toList(), Map.of(), "a correlation");
+        ids("/resources/", plan.resources().stream().map(Resource::id).toList(), Map.of(), "a resource");
+        ids("/risks/", plan.risks().stream().map(Risk::id).toList(), Map.of(), "a risk");
+        // Branches, activities and cost lines are all named by "on", so no two of them may share an id.
+        Map<String, String> targets = new HashMap<>(Map.of(Plan.PROJECT, "the word for the whole project"));
+        List<String> branches = plan.wbs().stream().map(WbsNode::id).toList();
+        ids("/wbs/", branches, targets, "a WBS branch");
+        branches.forEach(id -> targets.put(id, "the id of a WBS branch"));
+        List<String> activities = plan.activities().stream().map(Activity::id).toList();
+        ids("/activities/", activities, targets, "an activity");
+        activities.forEach(id -> targets.put(id, "the id of an activity"));
+        ids("/costs/", plan.costs().stream().map(CostLine::id).toList(), targets, "a cost line");
     }
 
-    private void addAll(String pointer, List<Problem> problems) {
-        problems.forEach(p -> add(pointer + p.pointer(), p.message()));
+    /** @param taken ids of other kinds that may not be used, with what they are */
+    private void ids(String pointer, List<String> ids, Map<String, String> taken, String what) {
+        Set<String> seen = new HashSet<>();
+        for (int i = 0; i < ids.size(); i++) {
+            String id = ids.get(i);
+            String at = pointer + i + "/id";
+            if (id.isBlank()) {
+                found.add(at, "the id is empty");
+            } else if (id.length() > LONGEST_ID) {
+                found.add(at, "an id has at most " + LONGEST_ID + " characters; this one has " + id.length());
+            } else if (!seen.add(id)) {
+                found.add(at, "there is already " + what + " \"" + id + "\"");
+            } else if (taken.containsKey(id)) {
+                found.add(at, "\"" + id + "\" is already " + taken.get(id));
+            }
+        }
     }
 
     private void project() {
         Project project = plan.project();
-        addAll("", TextRules.name("/project/name", project.name()));
-        if (!calendars.contains(project.calendar())) {
-            add("/project/calendar", "there is no calendar \"" + project.calendar() + "\"");
+        found.addAll(TextRules.name("/project/name", project.name()));
+        if (!names.calendars.contains(project.calendar())) {
+            found.add("/project/calendar", "there is no calendar \"" + project.calendar() + "\"");
         }
-        addAll("", TextRules.date("/project/start", project.start()));
-        project.targets().finish().ifPresent(f -> addAll("", TextRules.date("/project/targets/finish", f)));
+        found.addAll(TextRules.date("/project/start", project.start()));
+        project.dataDate().ifPresent(d -> found.addAll(TextRules.date("/project/dataDate", d)));
+        project.targets().finish().ifPresent(f -> found.addAll(TextRules.date("/project/targets/finish", f)));
     }
 
     private void calendars() {
         for (int i = 0; i < plan.calendars().size(); i++) {
             CalendarDefinition calendar = plan.calendars().get(i);
-            String pointer = "/calendars/" + i;
-            id(pointer, calendar.id(), calendars, "a calendar");
-            addAll(pointer, TextRules.name("/name", calendar.name()));
-            addAll(pointer, CalendarRules.problems(calendar));
+            found.addAll("/calendars/" + i, TextRules.name("/name", calendar.name()));
+            found.addAll("/calendars/" + i, CalendarRules.problems(calendar));
         }
     }
 
@@ -67,18 +110,18 @@ public final class PlanRules {
         Map<String, String> parents = new HashMap<>();
         for (int i = 0; i < plan.wbs().size(); i++) {
             WbsNode node = plan.wbs().get(i);
-            id("/wbs/" + i, node.id(), branches, "a WBS branch");
-            addAll("/wbs/" + i, TextRules.name("/name", node.name()));
+            found.addAll("/wbs/" + i, TextRules.name("/name", node.name()));
+            grade("/wbs/" + i, node.grade());
             node.parent().ifPresent(parent -> parents.put(node.id(), parent));
         }
         for (int i = 0; i < plan.wbs().size(); i++) {
             WbsNode node = plan.wbs().get(i);
             String pointer = "/wbs/" + i + "/parent";
             node.parent()
-                    .filter(parent -> !branches.contains(parent))
-                    .ifPresent(parent -> add(pointer, "there is no WBS branch \"" + parent + "\""));
+                    .filter(parent -> !names.branches.contains(parent))
+                    .ifPresent(parent -> found.add(pointer, "there is no WBS branch \"" + parent + "\""));
             if (liesUnderItself(node.id(), parents)) {
-                add(pointer, "branch \"" + node.id() + "\" lies under itself");
+                found.add(pointer, "branch \"" + node.id() + "\" lies under itself");
             }
         }
     }
@@ -99,68 +142,96 @@ public final class PlanRules {
         for (int i = 0; i < plan.activities().size(); i++) {
             Activity activity = plan.activities().get(i);
             String pointer = "/activities/" + i;
-            id(pointer, activity.id(), activities, "an activity");
-            if (branches.contains(activity.id())) {
-                add(pointer + "/id", "\"" + activity.id() + "\" is already the id of a WBS branch");
+            found.addAll(pointer, ActivityRules.problems(activity));
+            found.addAll(
+                    pointer, ProgressRules.problems(activity, plan.project().dataDate()));
+            grade(pointer, activity.grade());
+            if (!names.branches.contains(activity.wbs())) {
+                found.add(pointer + "/wbs", "there is no WBS branch \"" + activity.wbs() + "\"");
             }
-            addAll(pointer, ActivityRules.problems(activity));
-            if (!branches.contains(activity.wbs())) {
-                add(pointer + "/wbs", "there is no WBS branch \"" + activity.wbs() + "\"");
-            }
-            if (!calendars.contains(activity.calendar())) {
-                add(pointer + "/calendar", "there is no calendar \"" + activity.calendar() + "\"");
+            if (!names.calendars.contains(activity.calendar())) {
+                found.add(pointer + "/calendar", "there is no calendar \"" + activity.calendar() + "\"");
             }
         }
+        found.addAll(HammockRules.problems(plan));
+    }
+
+    private void grade(String pointer, Optional<String> grade) {
+        grade.filter(id -> !names.grades.contains(id))
+                .ifPresent(id -> found.add(pointer + "/grade", "there is no grade \"" + id + "\""));
     }
 
     private void links() {
         for (int i = 0; i < plan.links().size(); i++) {
             Link link = plan.links().get(i);
             String pointer = "/links/" + i;
-            known(pointer + "/from", link.from());
-            known(pointer + "/to", link.to());
+            activity(pointer + "/from", link.from());
+            activity(pointer + "/to", link.to());
             if (Math.abs(link.lag().amount()) > EstimateRules.LONGEST_DAYS) {
-                add(pointer + "/lag", "a lag of " + link.lag() + " is not believable");
+                found.add(pointer + "/lag", "a lag of " + link.lag() + " is not believable");
             }
         }
     }
 
-    private void known(String pointer, String activity) {
-        if (!activities.contains(activity)) {
-            add(pointer, "there is no activity \"" + activity + "\"");
+    private void activity(String pointer, String id) {
+        if (!names.activities.containsKey(id)) {
+            found.add(pointer, "there is no activity \"" + id + "\"");
+        }
+    }
+
+    private void grades() {
+        for (int i = 0; i < plan.grades().size(); i++) {
+            Grade grade = plan.grades().get(i);
+            found.addAll("/grades/" + i, TextRules.name("/name", grade.name()));
+            found.addAll("/grades/" + i, EstimateRules.problems(grade.estimate(), EstimateRules.Subject.DURATION));
+        }
+    }
+
+    private void assignments() {
+        for (int i = 0; i < plan.resources().size(); i++) {
+            Resource resource = plan.resources().get(i);
+            found.addAll("/resources/" + i, TextRules.name("/name", resource.name()));
+        }
+        Set<List<String>> seen = new HashSet<>();
+        for (int i = 0; i < plan.assignments().size(); i++) {
+            Assignment assignment = plan.assignments().get(i);
+            String pointer = "/assignments/" + i;
+            activity(pointer + "/activity", assignment.activity());
+            if (!names.resources.contains(assignment.resource())) {
+                found.add(pointer + "/resource", "there is no resource \"" + assignment.resource() + "\"");
+            }
+            if (!seen.add(List.of(assignment.activity(), assignment.resource()))) {
+                found.add(
+                        pointer,
+                        "\"" + assignment.resource() + "\" is assigned to \"" + assignment.activity() + "\" twice");
+            }
+            if (assignment.units() < 0) {
+                found.add(
+                        pointer + "/units",
+                        "units cannot be below zero; this is " + EstimateRules.text(assignment.units()));
+            }
         }
     }
 
     private void costs() {
-        Set<String> ids = new HashSet<>();
         for (int i = 0; i < plan.costs().size(); i++) {
             CostLine line = plan.costs().get(i);
             String pointer = "/costs/" + i;
-            id(pointer, line.id(), ids, "a cost line");
-            addAll(pointer, TextRules.name("/name", line.name()));
-            if (!line.on().equals(CostLine.PROJECT)
-                    && !activities.contains(line.on())
-                    && !branches.contains(line.on())) {
-                add(pointer + "/on", "there is no activity or WBS branch \"" + line.on() + "\"");
+            found.addAll(pointer, TextRules.name("/name", line.name()));
+            grade(pointer, line.grade());
+            if (!line.on().equals(Plan.PROJECT)
+                    && !names.activities.containsKey(line.on())
+                    && !names.branches.contains(line.on())) {
+                found.add(pointer + "/on", "there is no activity or WBS branch \"" + line.on() + "\"");
             }
             if (!(line.fixedShare() >= 0 && line.fixedShare() <= 1)) {
-                add(
+                found.add(
                         pointer + "/fixedShare",
                         "a share lies between 0 and 1; this is " + EstimateRules.text(line.fixedShare()));
             }
             line.estimate()
-                    .ifPresent(estimate -> addAll(
+                    .ifPresent(estimate -> found.addAll(
                             pointer + "/estimate", EstimateRules.problems(estimate, EstimateRules.Subject.COST)));
-        }
-    }
-
-    private void id(String pointer, String id, Set<String> taken, String what) {
-        if (id.isBlank()) {
-            add(pointer + "/id", "the id is empty");
-        } else if (id.length() > LONGEST_ID) {
-            add(pointer + "/id", "an id has at most " + LONGEST_ID + " characters; this one has " + id.length());
-        } else if (!taken.add(id)) {
-            add(pointer + "/id", "there is already " + what + " \"" + id + "\"");
         }
     }
 }

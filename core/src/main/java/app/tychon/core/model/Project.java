@@ -1,12 +1,14 @@
 package app.tychon.core.model;
 
 import java.time.LocalDateTime;
+import java.util.Optional;
 
 /**
  * What holds for the whole plan.
  *
  * @param currency ISO 4217 code
  * @param start    no work starts before it
+ * @param dataDate up to when progress is known; nothing not yet done can happen before it
  * @param calendar id of the project's calendar, in which its duration is counted
  */
 public record Project(
@@ -14,6 +16,7 @@ public record Project(
         String name,
         String currency,
         LocalDateTime start,
+        Optional<LocalDateTime> dataDate,
         String calendar,
         LagCalendar lagCalendar,
         Targets targets) {}

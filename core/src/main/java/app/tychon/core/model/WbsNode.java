@@ -2,5 +2,9 @@ package app.tychon.core.model;
 
 import java.util.Optional;
 
-/** A branch of the work breakdown. */
-public record WbsNode(String id, Optional<String> parent, String code, String name) {}
+/**
+ * A branch of the work breakdown.
+ *
+ * @param grade id of the grade of spread that everything beneath has that has none of its own
+ */
+public record WbsNode(String id, Optional<String> parent, String code, String name, Optional<String> grade) {}

@@ -33,7 +33,10 @@ public sealed interface ForwardPass permits OneCalendarPass, ManyCalendarsPass {
     /** The instant of a finish coordinate of an activity. */
     double finishInstant(int position, double finish);
 
-    /** The instant of the project's end. */
+    /** The instant at which several activities start, the earliest at a coordinate. */
+    double spanStartInstant(double start);
+
+    /** The instant at which the project or any part of it ends. */
     double endInstant(double end);
 
     /** Working minutes of the project calendar from the project's start to a coordinate. */

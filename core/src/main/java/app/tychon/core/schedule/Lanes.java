@@ -13,6 +13,8 @@ public final class Lanes {
     public final double[][] finish;
     /** Latest finish of each lane. */
     public final double[] end;
+    /** Position of the activity that finishes the project in each lane; filled by {@link CriticalTrace}. */
+    public final int[] last;
     /** Whether the activity lies on a longest path in that lane; filled by {@link CriticalTrace}. */
     public final boolean[][] critical;
 
@@ -25,6 +27,7 @@ public final class Lanes {
         start = new double[activities][width];
         finish = new double[activities][width];
         end = new double[width];
+        last = new int[width];
         finishNeeded = new double[width];
         critical = new boolean[activities][width];
     }

@@ -18,11 +18,11 @@ final class ManyCalendarsPass implements ForwardPass {
         this.network = network;
         startFloor = new double[network.size()];
         finishFloor = new double[network.size()];
-        double projectStart = Instants.of(network.plan().project().start());
+        double earliest = network.earliest();
         for (int i = 0; i < network.size(); i++) {
             Activity activity = network.activity(i);
             WorkingTime time = network.time(i);
-            startFloor[i] = time.startInstant(time.work(projectStart));
+            startFloor[i] = network.work(i).isUnderWay() ? earliest : time.startInstant(time.work(earliest));
             finishFloor[i] = Double.NEGATIVE_INFINITY;
             if (activity.constraint().isPresent()) {
                 addFloor(i, activity.constraint().get());
@@ -36,6 +36,10 @@ final class ManyCalendarsPass implements ForwardPass {
         }
         double floor = Instants.of(constraint.date());
         if (constraint.type().onStart()) {
+            // What is under way has started; a date for its start says nothing of when it goes on.
+            if (network.work(position).isUnderWay()) {
+                return;
+            }
             startFloor[position] = Math.max(startFloor[position], floor);
         } else {
             finishFloor[position] = floor;
@@ -44,6 +48,49 @@ final class ManyCalendarsPass implements ForwardPass {
 
     @Override
     public void place(int i, Lanes lanes, int count) {
+        if (network.isHammock(i)) {
+            placeHammock(i, lanes, count);
+        } else if (network.work(i).isFinished()) {
+            placeHistory(i, lanes, count);
+        } else {
+            placeWork(i, lanes, count);
+        }
+    }
+
+    private void placeHistory(int i, Lanes lanes, int count) {
+        Work work = network.work(i);
+        for (int k = 0; k < count; k++) {
+            lanes.duration[i][k] = work.done();
+            lanes.start[i][k] = work.start();
+            lanes.finish[i][k] = work.finish();
+            lanes.end[k] = Math.max(lanes.end[k], work.finish());
+        }
+    }
+
+    /** From the earliest of what opens it to the latest of what closes it, in its own working time. */
+    private void placeHammock(int i, Lanes lanes, int count) {
+        WorkingTime time = network.time(i);
+        for (int k = 0; k < count; k++) {
+            double open = Double.POSITIVE_INFINITY;
+            double close = Double.NEGATIVE_INFINITY;
+            for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
+                double instant = reaches(link, lanes, k);
+                if (network.type(link).toStart()) {
+                    open = Math.min(open, instant);
+                } else {
+                    close = Math.max(close, instant);
+                }
+            }
+            double from = time.work(open);
+            double to = time.work(close);
+            boolean lasts = to - from > SAME;
+            lanes.duration[i][k] = lasts ? to - from : 0;
+            lanes.start[i][k] = lasts ? time.startInstant(from) : open;
+            lanes.finish[i][k] = lasts ? time.finishInstant(to) : open;
+        }
+    }
+
+    private void placeWork(int i, Lanes lanes, int count) {
         double[] start = lanes.start[i];
         double[] finishNeeded = lanes.finishNeeded;
         Arrays.fill(start, 0, count, startFloor[i]);
@@ -67,34 +114,53 @@ final class ManyCalendarsPass implements ForwardPass {
     private void addDuration(int position, Lanes lanes, int count) {
         double[] finishNeeded = lanes.finishNeeded;
         WorkingTime time = network.time(position);
+        Work history = network.work(position);
+        boolean isMilestone = network.activity(position).isMilestone();
         double[] start = lanes.start[position];
         double[] finish = lanes.finish[position];
         double[] duration = lanes.duration[position];
         for (int k = 0; k < count; k++) {
-            if (duration[k] == 0) {
+            double remaining = duration[k] - history.done();
+            if (remaining == 0) {
                 start[k] = Math.max(start[k], finishNeeded[k]);
                 finish[k] = start[k];
             } else {
                 double work = time.work(start[k]);
                 if (finishNeeded[k] != Double.NEGATIVE_INFINITY) {
-                    work = Math.max(work, time.work(finishNeeded[k]) - duration[k]);
+                    work = Math.max(work, time.work(finishNeeded[k]) - remaining);
                 }
                 start[k] = time.startInstant(work);
-                finish[k] = time.finishInstant(work + duration[k]);
+                finish[k] = time.finishInstant(work + remaining);
             }
             lanes.end[k] = Math.max(lanes.end[k], finish[k]);
+            if (history.isUnderWay()) {
+                start[k] = history.start();
+            } else if (isMilestone) {
+                start[k] = finish[k];
+            }
         }
     }
 
     @Override
     public boolean drives(int link, int to, Lanes lanes, int lane) {
-        double reached = reaches(link, lanes, lane);
-        double target = network.type(link).toStart() ? lanes.start[to][lane] : lanes.finish[to][lane];
-        if (lanes.duration[to][lane] == 0) {
-            return Math.abs(target - reached) <= SAME;
+        Work history = network.work(to);
+        if (network.isHammock(to) || history.isFinished()) {
+            return false;
         }
+        double reached = reaches(link, lanes, lane);
+        double finish = lanes.finish[to][lane];
+        double remaining = lanes.duration[to][lane] - history.done();
         WorkingTime time = network.time(to);
-        return Math.abs(time.work(target) - time.work(reached)) <= SAME;
+        if (!network.type(link).toStart()) {
+            return remaining == 0
+                    ? Math.abs(finish - reached) <= SAME
+                    : Math.abs(time.work(finish) - time.work(reached)) <= SAME;
+        }
+        if (remaining == 0) {
+            return Math.abs(finish - reached) <= SAME;
+        }
+        // Where work is under way or a milestone is delayed, this is when the remaining work goes on.
+        return Math.abs(time.work(finish) - remaining - time.work(reached)) <= SAME;
     }
 
     @Override
@@ -105,6 +171,11 @@ final class ManyCalendarsPass implements ForwardPass {
     @Override
     public double finishInstant(int position, double finish) {
         return finish;
+    }
+
+    @Override
+    public double spanStartInstant(double start) {
+        return start;
     }
 
     @Override

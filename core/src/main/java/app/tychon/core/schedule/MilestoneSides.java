@@ -18,16 +18,15 @@ final class MilestoneSides {
 
     MilestoneSides(Network network) {
         sides = new Side[network.size()];
+        RiskReach risks = new RiskReach(network);
         for (int i = 0; i < sides.length; i++) {
-            sides[i] = network.planned(i) > 0 ? sideOfWork(network.activity(i)) : sideOf(network, i);
+            if (network.planned(i) > 0) {
+                // Work always ends where work ends, unless it may take no time at all.
+                sides[i] = risks.mayVanish(i) ? Side.EITHER : Side.END;
+            } else {
+                sides[i] = risks.isStruck(i) ? Side.EITHER : sideOf(network, i);
+            }
         }
-    }
-
-    /** Work always ends where work ends, unless it is estimated to take no time at all. */
-    private static Side sideOfWork(Activity activity) {
-        boolean mayVanish =
-                activity.estimate().filter(e -> e.shape().high() == 0).isPresent();
-        return mayVanish ? Side.EITHER : Side.END;
     }
 
     private Side sideOf(Network network, int position) {

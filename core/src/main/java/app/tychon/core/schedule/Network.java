@@ -5,6 +5,7 @@ import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.Impact;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
@@ -12,7 +13,9 @@ import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.PlanRules;
 import app.tychon.core.model.Problem;
+import app.tychon.core.model.Project;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,19 +31,23 @@ public final class Network {
     private final Map<String, Integer> positions;
     private final WorkingTime[] times;
     private final double[] planned;
+    private final Work[] works;
     private final int[] firstIn;
     private final int[] from;
     private final LinkType[] types;
     private final double[] lags;
     private final WorkingTime[] lagTimes;
+    private final Map<String, CalendarDefinition> definitions;
     private final Map<String, WorkingTime> calendars;
     private final WorkingTime projectTime;
     private final Plan plan;
+    private final Branches branches;
 
     private Network(Plan plan, List<Activity> ordered) {
         this.plan = plan;
         activities = ordered;
         Map<String, CalendarDefinition> definitions = new HashMap<>();
+        this.definitions = definitions;
         calendars = new HashMap<>();
         for (CalendarDefinition calendar : plan.calendars()) {
             definitions.put(calendar.id(), calendar);
@@ -54,13 +61,15 @@ public final class Network {
         positions = new HashMap<>();
         times = new WorkingTime[n];
         planned = new double[n];
+        works = new Work[n];
         for (int i = 0; i < n; i++) {
             Activity activity = ordered.get(i);
             positions.put(activity.id(), i);
             times[i] = activity.duration().isElapsed() ? clockTime : calendars.get(activity.calendar());
             planned[i] = activity.duration().minutes(definitions.get(activity.calendar()));
+            works[i] = Work.of(activity, definitions.get(activity.calendar()), times[i], earliest(plan.project()));
         }
-        List<List<Link>> incoming = incoming(plan, n);
+        List<List<Arrow>> incoming = incoming(plan, n);
         int links = plan.links().size();
         firstIn = new int[n + 1];
         from = new int[links];
@@ -70,16 +79,27 @@ public final class Network {
         int at = 0;
         for (int i = 0; i < n; i++) {
             firstIn[i] = at;
-            for (Link link : incoming.get(i)) {
-                from[at] = positions.get(link.from());
-                types[at] = link.type();
+            for (Arrow arrow : incoming.get(i)) {
+                Link link = arrow.link();
+                from[at] = positions.get(arrow.from());
+                types[at] = arrow.type();
                 String calendar = lagCalendarOf(link);
-                lags[at] = link.lag().minutes(definitions.get(calendar));
+                double lag = link.lag().minutes(definitions.get(calendar));
+                lags[at] = arrow.forward() ? lag : -lag;
                 lagTimes[at] = runsInClockTime(link) ? clockTime : calendars.get(calendar);
                 at++;
             }
         }
         firstIn[n] = at;
+        branches = new Branches(this);
+    }
+
+    /** Nothing that is not history happens before this instant. */
+    private static double earliest(Project project) {
+        double start = Instants.of(project.start());
+        return project.dataDate()
+                .map(date -> Math.max(start, Instants.of(date)))
+                .orElse(start);
     }
 
     /**
@@ -99,12 +119,12 @@ public final class Network {
         return new Network(plan, order.activities());
     }
 
-    private List<List<Link>> incoming(Plan plan, int n) {
-        List<List<Link>> incoming = new ArrayList<>(n);
+    private List<List<Arrow>> incoming(Plan plan, int n) {
+        List<List<Arrow>> incoming = new ArrayList<>(n);
         for (int i = 0; i < n; i++) {
             incoming.add(new ArrayList<>(2));
         }
-        plan.links().forEach(link -> incoming.get(positions.get(link.to())).add(link));
+        Arrow.of(plan).forEach(arrow -> incoming.get(positions.get(arrow.to())).add(arrow));
         return incoming;
     }
 
@@ -158,6 +178,52 @@ public final class Network {
     /** Planned duration in minutes of the activity's time map. */
     public double planned(int position) {
         return planned[position];
+    }
+
+    /** What of an activity is history and what is still to be worked. */
+    public Work work(int position) {
+        return works[position];
+    }
+
+    /** Duration without uncertainty: as it was, where it is history; as planned, else. */
+    public double expected(int position) {
+        Work work = works[position];
+        return work.done() + work.remaining();
+    }
+
+    /** The instant before which nothing that is still to be worked can start: project start or data date. */
+    public double earliest() {
+        return earliest(plan.project());
+    }
+
+    public boolean isHammock(int position) {
+        return activities.get(position).isHammock();
+    }
+
+    /** What lies beneath each branch of the work breakdown. */
+    public Branches branches() {
+        return branches;
+    }
+
+    /**
+     * Positions that an effect on time on an activity, a branch or the project strikes. On a branch, added time extends
+     * its exits only, so that it counts once. What is history and hammocks are spared.
+     */
+    public int[] targets(String on, Impact.Effect effect) {
+        int[] targets;
+        if (!branches.isBranch(on)) {
+            targets = new int[] {position(on)};
+        } else {
+            targets = effect.isScale() ? branches.beneath(on) : branches.exits(on);
+        }
+        return Arrays.stream(targets)
+                .filter(i -> !isHammock(i) && !works[i].isFinished())
+                .toArray();
+    }
+
+    /** The calendar an activity is worked in. */
+    public CalendarDefinition calendar(int position) {
+        return definitions.get(activities.get(position).calendar());
     }
 
     public int firstIn(int position) {

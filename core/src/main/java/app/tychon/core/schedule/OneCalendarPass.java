@@ -7,7 +7,7 @@ import app.tychon.core.model.Constraint;
 import java.util.Arrays;
 
 /**
- * The pass for plans whose activities and lags all run in one calendar. Its axis is that calendar's working time, so an
+ * The pass for plans whose activities and lags all run in one calendar, without history and hammocks. Its axis is that calendar's working time, so an
  * iteration is additions and maxima only; dates are looked up for results alone.
  */
 final class OneCalendarPass implements ForwardPass {
@@ -24,10 +24,10 @@ final class OneCalendarPass implements ForwardPass {
         finishFloor = new double[network.size()];
         standsAtStart = new boolean[network.size()];
         MilestoneSides sides = new MilestoneSides(network);
-        double projectStart = time.work(Instants.of(network.plan().project().start()));
+        double earliest = time.work(network.earliest());
         for (int i = 0; i < network.size(); i++) {
             Activity activity = network.activity(i);
-            startFloor[i] = projectStart;
+            startFloor[i] = earliest;
             finishFloor[i] = Double.NEGATIVE_INFINITY;
             standsAtStart[i] = sides.of(i) == MilestoneSides.Side.START;
             if (activity.constraint().isPresent()) {
@@ -49,8 +49,9 @@ final class OneCalendarPass implements ForwardPass {
     }
 
     static boolean fits(Network network) {
-        for (int i = 1; i < network.size(); i++) {
-            if (network.time(i) != network.time(0)) {
+        for (int i = 0; i < network.size(); i++) {
+            boolean started = network.work(i).state() != Work.State.NOT_STARTED;
+            if (network.time(i) != network.time(0) || started || network.isHammock(i)) {
                 return false;
             }
         }
@@ -126,6 +127,11 @@ final class OneCalendarPass implements ForwardPass {
     @Override
     public double finishInstant(int position, double finish) {
         return standsAtStart[position] ? time.startInstant(finish) : time.finishInstant(finish);
+    }
+
+    @Override
+    public double spanStartInstant(double start) {
+        return time.startInstant(start);
     }
 
     @Override

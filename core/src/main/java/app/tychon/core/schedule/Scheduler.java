@@ -37,7 +37,7 @@ public final class Scheduler {
     private Schedule run() {
         Lanes lanes = new Lanes(n, 1);
         for (int i = 0; i < n; i++) {
-            lanes.duration[i][0] = network.planned(i);
+            lanes.duration[i][0] = network.expected(i);
         }
         pass.run(lanes, 1);
         new CriticalTrace(network, pass).run(lanes, 1);
@@ -50,17 +50,21 @@ public final class Scheduler {
             if (free[i] == Double.POSITIVE_INFINITY) {
                 free[i] = network.time(i).work(finish) - network.time(i).work(lanes.finish[i][0]);
             }
-            for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
+            boolean holds = !network.isHammock(i) && !network.work(i).isFinished();
+            for (int link = network.firstIn(i); holds && link < network.firstIn(i + 1); link++) {
                 hold(link, i, lanes);
             }
         }
         return new Schedule(finish, inPlanOrder(lanes));
     }
 
-    /** Late dates of an activity from the bounds its successors have set. */
+    /**
+     * Late dates of an activity from the bounds its successors have set. Of work under way, the late start is when what
+     * remains must go on.
+     */
     private void placeLate(int i) {
         WorkingTime time = network.time(i);
-        double duration = network.planned(i);
+        double duration = network.work(i).remaining();
         Activity activity = network.activity(i);
         if (activity.constraint().isPresent()) {
             bound(i, activity.constraint().get());
@@ -120,17 +124,32 @@ public final class Scheduler {
             int i = network.position(activity.id());
             WorkingTime time = network.time(i);
             double start = lanes.start[i][0];
-            double totalFloat = time.work(lateStart[i]) - time.work(start);
+            double finish = lanes.finish[i][0];
+            Work work = network.work(i);
+            // History and hammocks cannot slip by themselves.
+            boolean fixed = work.isFinished() || activity.isHammock();
+            double slipStart = work.isUnderWay() ? start : lateStart[i];
+            double totalFloat = work.isUnderWay()
+                    ? time.work(lateFinish[i]) - time.work(finish)
+                    : time.work(lateStart[i]) - time.work(start);
+            if (fixed) {
+                rows.add(new ScheduledActivity(activity.id(), start, finish, start, finish, 0, 0, critical(lanes, i)));
+                continue;
+            }
             rows.add(new ScheduledActivity(
                     activity.id(),
                     start,
-                    lanes.finish[i][0],
-                    lateStart[i],
+                    finish,
+                    slipStart,
                     lateFinish[i],
                     totalFloat,
                     Math.min(free[i], Math.max(0, totalFloat)),
-                    lanes.critical[i][0]));
+                    critical(lanes, i)));
         }
         return rows;
+    }
+
+    private static boolean critical(Lanes lanes, int position) {
+        return lanes.critical[position][0];
     }
 }

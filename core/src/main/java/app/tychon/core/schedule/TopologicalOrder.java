@@ -1,7 +1,6 @@
 package app.tychon.core.schedule;
 
 import app.tychon.core.model.Activity;
-import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import java.util.ArrayDeque;
@@ -44,10 +43,10 @@ final class TopologicalOrder {
         for (int i = 0; i < n; i++) {
             outgoing.add(new ArrayList<>(2));
         }
-        for (int l = 0; l < plan.links().size(); l++) {
-            Link link = plan.links().get(l);
-            outgoing.get(index.get(link.from())).add(l);
-            waiting[index.get(link.to())]++;
+        List<Arrow> arrows = Arrow.of(plan);
+        for (Arrow arrow : arrows) {
+            outgoing.get(index.get(arrow.from())).add(arrow.index());
+            waiting[index.get(arrow.to())]++;
         }
         Deque<Integer> ready = new ArrayDeque<>();
         for (int i = 0; i < n; i++) {
@@ -60,13 +59,13 @@ final class TopologicalOrder {
             int at = ready.poll();
             ordered.add(plan.activities().get(at));
             for (int l : outgoing.get(at)) {
-                int to = index.get(plan.links().get(l).to());
+                int to = index.get(arrows.get(l).to());
                 if (--waiting[to] == 0) {
                     ready.add(to);
                 }
             }
         }
-        List<Problem> loops = ordered.size() == n ? List.of() : loops(plan, index, outgoing, waiting);
+        List<Problem> loops = ordered.size() == n ? List.of() : loops(plan, arrows, index, outgoing, waiting);
         return new TopologicalOrder(ordered, loops);
     }
 
@@ -75,7 +74,7 @@ final class TopologicalOrder {
      * What a walk has passed is not walked again, so this is linear too.
      */
     private static List<Problem> loops(
-            Plan plan, Map<String, Integer> index, List<List<Integer>> outgoing, int[] waiting) {
+            Plan plan, List<Arrow> arrows, Map<String, Integer> index, List<List<Integer>> outgoing, int[] waiting) {
         int n = waiting.length;
         int[] next = new int[n];
         boolean[] walked = new boolean[n];
@@ -97,7 +96,7 @@ final class TopologicalOrder {
                     continue;
                 }
                 int link = outgoing.get(at).get(next[at]++);
-                int to = index.get(plan.links().get(link).to());
+                int to = index.get(arrows.get(link).to());
                 if (onPath[to]) {
                     found.add(loop(plan, path, to, link));
                 } else if (!walked[to]) {
@@ -119,6 +118,9 @@ final class TopologicalOrder {
                 break;
             }
         }
-        return new Problem("/links/" + closingLink, "the logic runs in a loop: " + String.join(" → ", names));
+        String what = plan.activities().get(start).isHammock()
+                ? "a hammock lies inside its own span: "
+                : "the logic runs in a loop: ";
+        return new Problem("/links/" + closingLink, what + String.join(" → ", names));
     }
 }

@@ -4,11 +4,12 @@ package app.tychon.core.simulation;
  * What a run says of one activity.
  *
  * @param criticality share of iterations, 0 to 1, in which it lay on a longest path to the finish
+ * @param cruciality Pearson's correlation of its duration with the project's
  * @param meanDuration mean sampled duration, working minutes
  * @param sdDuration standard deviation of it
  * @param meanStart mean start, an instant in minutes
  * @param meanFinish mean finish, likewise
- * @param meanCost mean of the cost lines that stand on it, money
+ * @param meanCost mean of what stands on it, money
  * @param duration percentiles 1 to 99 of it (index 0 is P1)
  * @param start percentiles 1 to 99 of the start, instants in minutes
  * @param finish percentiles 1 to 99 of the finish, instants in minutes
@@ -16,6 +17,7 @@ package app.tychon.core.simulation;
 public record ActivityResult(
         String id,
         double criticality,
+        double cruciality,
         double meanDuration,
         double sdDuration,
         double meanStart,

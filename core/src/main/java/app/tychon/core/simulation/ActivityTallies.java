@@ -4,11 +4,16 @@ import app.tychon.core.model.Activity;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.ToDoubleFunction;
 
 /** What is kept of every activity: tallies of duration, start and finish, and how often it was critical. */
 final class ActivityTallies {
+    /** Sums an activity: of its duration's deviation, its square, and its product with the project's deviation. */
+    private static final int SUMS = 3;
+
     private final Tally[] duration;
     private final Tally[] start;
     private final Tally[] finish;
@@ -49,7 +54,7 @@ final class ActivityTallies {
 
     /** Length of the array of sums that {@link #addDates} fills for so many activities. */
     static int sumsSize(int activities) {
-        return activities * 2;
+        return activities * SUMS;
     }
 
     /** Adds the first {@code count} lanes of one activity; sum and sum of squares of its duration's deviation go to sums. */
@@ -65,19 +70,28 @@ final class ActivityTallies {
             sum += deviation;
             squares += deviation * deviation;
         }
-        sums[2 * i] = sum;
-        sums[2 * i + 1] = squares;
+        sums[SUMS * i] = sum;
+        sums[SUMS * i + 1] = squares;
     }
 
-    /** Counts in which of the first {@code count} lanes each activity was critical. */
-    void addCritical(Lanes lanes, int count) {
+    /**
+     * Counts in which of the first {@code count} lanes each activity was critical, and sums how its duration went with the
+     * project's.
+     *
+     * @param project deviation of the project's duration in each lane from a value near its mean
+     */
+    void addCritical(Lanes lanes, int count, double[] project, double[] sums) {
         for (int i = 0; i < critical.length; i++) {
             boolean[] row = lanes.critical[i];
+            double[] values = lanes.duration[i];
             int sum = 0;
+            double products = 0;
             for (int k = 0; k < count; k++) {
                 sum += row[k] ? 1 : 0;
+                products += (values[k] - centre[i]) * project[k];
             }
             critical[i] += sum;
+            sums[SUMS * i + 2] = products;
         }
     }
 
@@ -90,22 +104,34 @@ final class ActivityTallies {
         }
     }
 
-    /** Results in the plan's order, from the tallies of all {@code n} iterations, their sums and those of the cost lines. */
-    List<ActivityResult> results(CompiledPlan plan, double[] sums, double[] lineSums, int n) {
+    /**
+     * Results in the plan's order.
+     *
+     * @param sums    of all {@code n} iterations
+     * @param project deviations of the project's duration, as {@link #addCritical} had them
+     * @param costs   mean cost of what stands on an activity
+     */
+    List<ActivityResult> results(
+            CompiledPlan plan, double[] sums, double[] project, int n, ToDoubleFunction<String> costs) {
         ForwardPass pass = plan.pass();
+        double projectMean = Arrays.stream(project).sum() / n;
+        double projectSquares = Arrays.stream(project).map(d -> d * d).sum() - n * projectMean * projectMean;
         List<ActivityResult> results = new ArrayList<>(critical.length);
         for (Activity activity : plan.network().plan().activities()) {
             int i = plan.network().position(activity.id());
-            double mean = sums[2 * i] / n;
-            double variance = n < 2 ? 0 : Math.max(0, (sums[2 * i + 1] - n * mean * mean) / (n - 1));
+            double mean = sums[SUMS * i] / n;
+            double squares = Math.max(0, sums[SUMS * i + 1] - n * mean * mean);
+            double products = sums[SUMS * i + 2] - n * mean * projectMean;
+            boolean varies = duration[i].max() > duration[i].min() && projectSquares > 0;
             results.add(new ActivityResult(
                     activity.id(),
                     (double) critical[i] / n,
+                    varies ? products / Math.sqrt(squares * projectSquares) : 0,
                     centre[i] + mean,
-                    Math.sqrt(variance),
+                    n < 2 ? 0 : Math.sqrt(squares / (n - 1)),
                     start[i].mean(c -> pass.startInstant(i, c)),
                     finish[i].mean(c -> pass.finishInstant(i, c)),
-                    plan.costs().meanOf(activity.id(), lineSums, n),
+                    costs.applyAsDouble(activity.id()),
                     duration[i].percentiles(),
                     instants(start[i].percentiles(), c -> pass.startInstant(i, c)),
                     instants(finish[i].percentiles(), c -> pass.finishInstant(i, c))));

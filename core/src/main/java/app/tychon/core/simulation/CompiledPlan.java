@@ -2,98 +2,184 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Basis;
-import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.Correlation;
 import app.tychon.core.model.Estimate;
-import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Scheduler;
-import app.tychon.core.uncertainty.Distribution;
-import app.tychon.core.uncertainty.Distributions;
-import app.tychon.core.uncertainty.FixedDistribution;
+import app.tychon.core.schedule.Work;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
-/** A plan made ready to simulate: network, uncertain durations and costs. Immutable; share it between runs. */
+/**
+ * A plan made ready to simulate, in one variation of it: network, uncertain durations, risks and costs. Immutable; share
+ * it between runs. Variations share all that is costly to make.
+ */
 public final class CompiledPlan {
-    private final Network network;
-    private final ForwardPass pass;
-    private final UncertainInput[] durations;
-    private final CostModel costs;
-    private final Schedule schedule;
+    /** What all variations share, and which one this is. */
+    record Parts(
+            Network network,
+            ForwardPass pass,
+            Schedule schedule,
+            PlannedSpans planned,
+            ShapeTables tables,
+            UncertainInput[] durations,
+            Map<String, UncertainInput> amounts,
+            Variation variation) {
+        Parts with(Variation other) {
+            return new Parts(network, pass, schedule, planned, tables, durations, amounts, other);
+        }
+    }
 
-    private CompiledPlan(Network network) {
-        this.network = network;
-        pass = ForwardPass.of(network);
-        Map<String, CalendarDefinition> calendars = new HashMap<>();
-        network.plan().calendars().forEach(c -> calendars.put(c.id(), c));
+    private final Parts parts;
+    private final UncertainInput[] durations;
+    private final Map<String, UncertainInput> amounts;
+    private final Dependence dependence;
+    private final RiskModel risks;
+    private final CostModel costs;
+
+    private CompiledPlan(Parts parts) {
+        this.parts = parts;
+        Network network = parts.network();
+        Variation variation = parts.variation();
+        dependence = Dependence.of(
+                variation.correlations() ? network.plan().correlations() : List.of(), this::independentStream);
         durations = new UncertainInput[network.size()];
-        // Tables of inverses cost the most of compiling, and no row's depends on another's.
-        IntStream.range(0, durations.length).parallel().forEach(i -> {
-            Activity activity = network.activity(i);
-            durations[i] = new UncertainInput(
-                    Stream.of(Stream.Role.DURATION, activity.id()),
-                    duration(activity, calendars.get(activity.calendar()), network.planned(i)));
-        });
-        costs = CostModel.of(network, pass);
-        schedule = Scheduler.schedule(network);
+        for (int i = 0; i < durations.length; i++) {
+            durations[i] = varied(
+                    parts.durations()[i],
+                    Input.Kind.ESTIMATE,
+                    network.activity(i).id(),
+                    expected(i));
+        }
+        amounts = new HashMap<>();
+        network.plan()
+                .costs()
+                .forEach(line -> amounts.put(
+                        line.id(), varied(parts.amounts().get(line.id()), Input.Kind.COST, line.id(), line.amount())));
+        risks = RiskCompiler.compile(network, variation, parts.tables(), parts.planned());
+        costs = CostModel.of(parts, amounts, risks.money());
     }
 
     /**
-     * Compiles a plan.
+     * Compiles a plan with all its uncertainty, without responses.
      *
-     * @throws InvalidPlanException with every problem of the plan
+     * @throws app.tychon.core.model.InvalidPlanException with every problem of the plan
      */
     public static CompiledPlan of(Plan plan) {
-        return new CompiledPlan(Network.of(plan));
+        Network network = Network.of(plan);
+        ForwardPass pass = ForwardPass.of(network);
+        ShapeTables tables = new ShapeTables();
+        Estimates estimates = Estimates.of(plan);
+        UncertainInput[] durations = new UncertainInput[network.size()];
+        // Tables of inverses cost the most of compiling, and no row's depends on another's.
+        IntStream.range(0, durations.length)
+                .parallel()
+                .forEach(i -> durations[i] = duration(network, i, estimates.of(network.activity(i)), tables));
+        return new CompiledPlan(new Parts(
+                network,
+                pass,
+                Scheduler.schedule(network),
+                new PlannedSpans(network, pass),
+                tables,
+                durations,
+                CostModel.amounts(network, tables),
+                Variation.CURRENT));
     }
 
-    /**
-     * How long an activity may take, in working minutes (minutes of the clock where its duration is planned in elapsed
-     * days); certain where it has no estimate.
-     *
-     * @param planned planned duration, minutes
-     */
-    public static Distribution duration(Activity activity, CalendarDefinition calendar, double planned) {
-        return activity.estimate()
-                .map(estimate ->
-                        Distributions.ofDuration(estimate.shape(), minutesEach(activity, estimate, calendar, planned)))
-                .orElseGet(() -> FixedDistribution.of(planned));
+    /** The same plan in another variation. */
+    public CompiledPlan with(Variation variation) {
+        return new CompiledPlan(parts.with(variation));
     }
 
-    static double minutesEach(Activity activity, Estimate estimate, CalendarDefinition calendar, double planned) {
-        if (estimate.basis() == Basis.FACTOR) {
-            return planned;
+    /** What of an activity is still to be worked. Where work is under way, the estimate is scaled to what remains. */
+    private static UncertainInput duration(
+            Network network, int position, Optional<Estimate> estimate, ShapeTables tables) {
+        Activity activity = network.activity(position);
+        Work work = network.work(position);
+        double planned = network.planned(position);
+        double share = planned > 0 ? work.remaining() / planned : 1;
+        boolean isOver = work.isFinished() || work.isUnderWay() && (work.remaining() == 0 || planned == 0);
+        return estimate.filter(e -> !isOver)
+                .filter(e -> e.basis() != Basis.FACTOR || planned > 0)
+                .map(e -> new UncertainInput(
+                        Stream.of(Stream.Role.DURATION, activity.id()),
+                        tables.notBelowZero(e.shape()),
+                        activity.minutesEach(e.basis(), network.calendar(position)) * share))
+                .orElseGet(() -> UncertainInput.certain(work.remaining()));
+    }
+
+    private double expected(int position) {
+        return parts.network().work(position).remaining();
+    }
+
+    private UncertainInput varied(UncertainInput input, Input.Kind kind, String id, double planned) {
+        if (input.isCertain()) {
+            return parts.variation().estimates() ? input : UncertainInput.certain(planned);
         }
-        if (estimate.basis() == Basis.HOURS) {
-            return 60;
+        if (!parts.variation().estimates() || parts.variation().holds(kind, id)) {
+            return UncertainInput.certain(planned);
         }
-        return activity.minutesPerDay(calendar);
+        return input.drawnFrom(dependence.of(id, (Stream) input.chances()));
+    }
+
+    /** The stream of an estimate of the plan, where it is uncertain. */
+    private Optional<Stream> independentStream(String member) {
+        UncertainInput input = parts.amounts().get(member);
+        if (input == null) {
+            input = parts.durations()[parts.network().position(member)];
+        }
+        return input.isCertain() ? Optional.empty() : Optional.of((Stream) input.chances());
     }
 
     public Network network() {
-        return network;
+        return parts.network();
     }
 
     /** The plan without uncertainty. */
     public Schedule schedule() {
-        return schedule;
+        return parts.schedule();
     }
 
-    /** Planned cost of all lines. */
+    /** Planned cost of all lines and resources. */
     public double plannedCost() {
         return costs.planned();
     }
 
+    /** The correlations that take part in this variation. */
+    public List<Correlation> correlations() {
+        return parts.variation().correlations() ? network().plan().correlations() : List.of();
+    }
+
+    /** The rank correlations realised for one of {@link #correlations}: as asked, or the nearest that are possible. */
+    public double[][] usedCorrelation(String id) {
+        return dependence.used(id);
+    }
+
+    public Variation variation() {
+        return parts.variation();
+    }
+
     ForwardPass pass() {
-        return pass;
+        return parts.pass();
     }
 
     UncertainInput duration(int position) {
         return durations[position];
+    }
+
+    UncertainInput amount(String line) {
+        return amounts.get(line);
+    }
+
+    RiskModel risks() {
+        return risks;
     }
 
     CostModel costs() {

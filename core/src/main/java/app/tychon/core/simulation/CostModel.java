@@ -1,197 +1,267 @@
 package app.tychon.core.simulation;
 
-import app.tychon.core.model.Activity;
+import app.tychon.core.model.Action;
+import app.tychon.core.model.Assignment;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.CostLine;
-import app.tychon.core.model.WbsNode;
+import app.tychon.core.model.CostTiming;
+import app.tychon.core.model.Estimates;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Resource;
+import app.tychon.core.model.Response;
+import app.tychon.core.model.Risk;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.uncertainty.Distribution;
-import app.tychon.core.uncertainty.Distributions;
-import app.tychon.core.uncertainty.FixedDistribution;
+import app.tychon.core.simulation.Variation.RiskSetting;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Function;
 
 /**
  * The money of an iteration, apart by cause. A line of planned amount a, sampled amount A, variable share v and duration
  * ratio r (sampled by planned) costs A(1 − v) + A v r = a + (A − a) + A v (r − 1): planned, estimate spread at planned
- * durations, time-driven. Where nothing is planned to take time, r is 1.
+ * durations, time-driven. Where nothing is planned to take time, r is 1. A resource paid by time is a line without spread
+ * and fixed part. Risks multiply a line's cost or add to it; actions are certain.
  */
 final class CostModel {
-    /** What a line's duration is read from: one activity, or all beneath a branch, from first start to last finish. */
-    private record Extent(int[] positions, boolean isSpan) {}
-
-    private record Line(
-            CostLine line,
+    /** Something that costs, standing on an activity (a position), or on a branch (-1). */
+    private record Item(
+            String on,
+            int position,
             double amount,
             double variableShare,
             UncertainInput sampled,
-            Extent extent,
-            double plannedDuration) {}
+            double plannedDuration,
+            CostTiming timing,
+            int owner,
+            List<Hit> scaled) {}
+
+    /** Money a risk adds to something. */
+    private record Added(String on, int owner, Hit hit) {}
+
+    /** Is told of money item by item: what it stands on, when it falls due, and how much it is in each lane. */
+    @FunctionalInterface
+    interface Spending {
+        Spending UNSEEN = (on, timing, total) -> {};
+
+        void spent(String on, CostTiming timing, double[] total);
+    }
 
     private final ForwardPass pass;
-    private final List<Line> lines = new ArrayList<>();
-    private final Map<String, List<Integer>> linesOn = new HashMap<>();
+    private final Network network;
+    private final List<Item> items = new ArrayList<>();
+    private final List<Added> added = new ArrayList<>();
+    private final Map<String, Integer> owners = new TreeMap<>();
     private final double planned;
+    private final double actions;
 
-    private CostModel(Network network, ForwardPass pass) {
-        this.pass = pass;
-        Lanes plan = plannedLanes(network, pass);
-        Map<String, int[]> branches = branches(network);
-        double sum = 0;
+    private CostModel(CompiledPlan.Parts parts, Map<String, UncertainInput> amounts, RiskModel.MoneyHits hits) {
+        pass = parts.pass();
+        network = parts.network();
+        Plan plan = network.plan();
         // Sorted, so that sums do not depend on the order of rows.
-        List<CostLine> sorted = network.plan().costs().stream()
-                .sorted(Comparator.comparing(CostLine::id))
-                .toList();
-        for (CostLine line : sorted) {
-            Extent extent = branches.containsKey(line.on())
-                    ? new Extent(branches.get(line.on()), true)
-                    : new Extent(new int[] {network.position(line.on())}, false);
-            double[] duration = new double[1];
-            duration(extent, plan, 1, duration);
-            lines.add(new Line(
-                    line,
-                    line.amount(),
-                    1 - line.fixedShare(),
-                    new UncertainInput(Stream.of(Stream.Role.COST, line.id()), distribution(line)),
-                    extent,
-                    duration[0]));
-            linesOn.computeIfAbsent(line.on(), on -> new ArrayList<>()).add(lines.size() - 1);
-            sum += line.amount();
+        for (CostLine line : sorted(plan.costs(), CostLine::id)) {
+            List<Hit> scaled = hits.scaled().getOrDefault(line.id(), List.of());
+            double variable = 1 - line.fixedShare();
+            add(parts, line.on(), line.timing(), line.amount(), variable, amounts.get(line.id()), scaled);
+        }
+        Map<String, Resource> resources = new HashMap<>();
+        plan.resources().forEach(r -> resources.put(r.id(), r));
+        for (Assignment one : sorted(plan.assignments(), a -> a.activity() + "\n" + a.resource())) {
+            assign(parts, one, resources.get(one.resource()));
+        }
+        Map<String, String> lines = new HashMap<>();
+        plan.costs().forEach(line -> lines.put(line.id(), line.on()));
+        new TreeMap<>(hits.added()).forEach((target, all) -> {
+            String on = lines.getOrDefault(target, target);
+            all.forEach(hit -> added.add(new Added(on, owner(on), hit)));
+        });
+        double sum = 0;
+        for (Item item : items) {
+            sum += item.amount();
         }
         planned = sum;
+        actions = actions(plan, parts.variation());
     }
 
-    static CostModel of(Network network, ForwardPass pass) {
-        return new CostModel(network, pass);
+    static CostModel of(CompiledPlan.Parts parts, Map<String, UncertainInput> amounts, RiskModel.MoneyHits hits) {
+        return new CostModel(parts, amounts, hits);
     }
 
-    private static Distribution distribution(CostLine line) {
-        return line.estimate()
-                .map(e -> Distributions.of(e.shape(), e.basis() == Basis.FACTOR ? line.amount() : 1))
-                .orElseGet(() -> FixedDistribution.of(line.amount()));
-    }
-
-    private static Lanes plannedLanes(Network network, ForwardPass pass) {
-        Lanes lanes = new Lanes(network.size(), 1);
-        for (int i = 0; i < network.size(); i++) {
-            lanes.duration[i][0] = network.planned(i);
+    /** How uncertain the amount of each line is, by id. What is finished is certain. */
+    static Map<String, UncertainInput> amounts(Network network, ShapeTables tables) {
+        Estimates estimates = Estimates.of(network.plan());
+        Map<String, UncertainInput> amounts = new HashMap<>();
+        for (CostLine line : network.plan().costs()) {
+            boolean finished = !network.branches().isBranch(line.on())
+                    && network.work(network.position(line.on())).isFinished();
+            amounts.put(
+                    line.id(),
+                    estimates
+                            .of(line)
+                            .filter(e -> !finished)
+                            .map(e -> new UncertainInput(
+                                    Stream.of(Stream.Role.COST, line.id()),
+                                    tables.of(e.shape()),
+                                    e.basis() == Basis.FACTOR ? line.amount() : 1))
+                            .orElseGet(() -> UncertainInput.certain(line.amount())));
         }
-        pass.run(lanes, 1);
-        return lanes;
+        return amounts;
     }
 
-    /** Positions of all activities beneath each branch, and of all there are under {@link CostLine#PROJECT}. */
-    private static Map<String, int[]> branches(Network network) {
-        Map<String, String> parents = new HashMap<>();
-        for (WbsNode node : network.plan().wbs()) {
-            node.parent().ifPresent(parent -> parents.put(node.id(), parent));
-        }
-        Map<String, List<Integer>> beneath = new HashMap<>();
-        beneath.put(CostLine.PROJECT, new ArrayList<>());
-        network.plan().wbs().forEach(node -> beneath.put(node.id(), new ArrayList<>()));
-        for (int i = 0; i < network.size(); i++) {
-            Activity activity = network.activity(i);
-            for (String at = activity.wbs(); at != null; at = parents.get(at)) {
-                beneath.get(at).add(i);
+    private static <T> List<T> sorted(List<T> all, Function<T, String> by) {
+        return all.stream().sorted(Comparator.comparing(by)).toList();
+    }
+
+    private void add(
+            CompiledPlan.Parts parts,
+            String on,
+            CostTiming timing,
+            double amount,
+            double variableShare,
+            UncertainInput sampled,
+            List<Hit> scaled) {
+        int position = network.branches().isBranch(on) ? -1 : network.position(on);
+        items.add(new Item(
+                on, position, amount, variableShare, sampled, parts.planned().duration(on), timing, owner(on), scaled));
+    }
+
+    /** Paid by time, it follows the duration; paid by the unit, it does not. */
+    private void assign(CompiledPlan.Parts parts, Assignment one, Resource resource) {
+        int position = network.position(one.activity());
+        double each =
+                switch (resource.per()) {
+                    case UNIT -> 1;
+                    case HOUR -> parts.planned().duration(one.activity()) / 60;
+                    case DAY ->
+                        parts.planned().duration(one.activity())
+                                / network.activity(position).minutesPerDay(network.calendar(position));
+                };
+        double amount = resource.rate() * one.units() * each;
+        boolean byTime = resource.per() != Resource.Per.UNIT;
+        UncertainInput certain = UncertainInput.certain(amount);
+        add(parts, one.activity(), CostTiming.EVEN, amount, byTime ? 1 : 0, certain, List.of());
+    }
+
+    private int owner(String on) {
+        return owners.computeIfAbsent(on, o -> owners.size());
+    }
+
+    private static double actions(Plan plan, Variation variation) {
+        double sum = 0;
+        for (Risk risk : sorted(plan.risks(), Risk::id)) {
+            if (risk.isLive() && variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE) {
+                for (Action action : risk.response().map(Response::actions).orElse(List.of())) {
+                    sum += action.state() == Action.State.DROPPED ? 0 : action.cost();
+                }
             }
-            beneath.get(CostLine.PROJECT).add(i);
         }
-        Map<String, int[]> branches = new HashMap<>();
-        beneath.forEach((branch, list) ->
-                branches.put(branch, list.stream().mapToInt(Integer::intValue).toArray()));
-        return branches;
+        return sum;
     }
 
     double planned() {
         return planned;
     }
 
-    /** The lines whose amount is uncertain, by code. */
-    List<Inputs.Input> uncertain() {
-        List<Inputs.Input> inputs = new ArrayList<>();
-        for (int i = 0; i < lines.size(); i++) {
-            CostLine line = lines.get(i).line();
-            if (!lines.get(i).sampled().isCertain()) {
-                inputs.add(new Inputs.Input(line.id(), line.name(), Inputs.Kind.COST, i));
-            }
-        }
-        return inputs;
+    /** What response actions cost in every iteration. */
+    double actions() {
+        return actions;
     }
 
-    UncertainInput amount(int index) {
-        return lines.get(index).sampled();
+    /** What money stands on, activities and branches, each with its row in {@link CostLanes#owners}. */
+    Map<String, Integer> owners() {
+        return owners;
     }
 
-    /** Fills estimate spread and time-driven money of the first {@code count} lanes, iterations from {@code first}. */
-    void run(Draws draws, int first, int count, Lanes lanes, Space space, double[] spread, double[] timeDriven) {
-        Arrays.fill(spread, 0, count, 0);
-        Arrays.fill(timeDriven, 0, count, 0);
-        for (int l = 0; l < lines.size(); l++) {
-            Line line = lines.get(l);
-            double sum = 0;
-            line.sampled().sample(draws, first, count, space.amount, space.words);
-            duration(line.extent(), lanes, count, space.duration);
+    CostLanes space() {
+        return new CostLanes(owners.size());
+    }
+
+    /** Fills the money of the first {@code count} lanes, iterations from {@code first}. */
+    void run(
+            Draws draws,
+            int first,
+            int count,
+            Lanes lanes,
+            BranchSpans spans,
+            Strikes strikes,
+            CostLanes out,
+            Spending spending) {
+        out.begin(count);
+        for (Item item : items) {
+            item.sampled().sample(draws, first, count, out.amount, out.scratch);
+            duration(item, lanes, spans, count, out.duration);
+            boolean scaled = factors(item, draws, first, count, strikes, out);
             for (int k = 0; k < count; k++) {
-                double ratio = line.plannedDuration() > 0 ? space.duration[k] / line.plannedDuration() : 1;
-                spread[k] += space.amount[k] - line.amount();
-                double driven = space.amount[k] * line.variableShare() * (ratio - 1);
-                timeDriven[k] += driven;
-                sum += space.amount[k] + driven;
+                double ratio = item.plannedDuration() > 0 ? out.duration[k] / item.plannedDuration() : 1;
+                double driven = out.amount[k] * item.variableShare() * (ratio - 1);
+                double more = scaled ? (out.amount[k] + driven) * (out.factor[k] - 1) : 0;
+                out.spread[k] += out.amount[k] - item.amount();
+                out.timeDriven[k] += driven;
+                out.risk[k] += more;
+                out.total[k] = out.amount[k] + driven + more;
             }
-            space.lineSums[l] = sum;
+            out.addTotal(item.owner(), count);
+            spending.spent(item.on(), item.timing(), out.total);
+        }
+        for (Added one : added) {
+            if (addRisk(one, draws, first, count, strikes, out)) {
+                out.addTotal(one.owner(), count);
+                spending.spent(one.on(), CostTiming.EVEN, out.total);
+            }
         }
     }
 
-    int size() {
-        return lines.size();
-    }
-
-    /** Mean cost of the lines that stand on something, from the sums of all lines over {@code n} iterations. */
-    double meanOf(String on, double[] lineSums, int n) {
-        double sum = 0;
-        for (int l : linesOn.getOrDefault(on, List.of())) {
-            sum += lineSums[l] / n;
+    private boolean factors(Item item, Draws draws, int first, int count, Strikes strikes, CostLanes out) {
+        boolean any = false;
+        for (Hit hit : item.scaled()) {
+            int event = hit.impact().event();
+            if (!strikes.any(event)) {
+                continue;
+            }
+            if (!any) {
+                Arrays.fill(out.factor, 0, count, 1);
+                any = true;
+            }
+            double[] sizes = hit.sizes(draws, first, count, strikes, out.scratch);
+            for (int k = 0; k < count; k++) {
+                out.factor[k] *= strikes.count[event][k] > 0 ? sizes[k] : 1;
+            }
         }
-        return sum;
+        return any;
     }
 
-    /** Working space of one worker. */
-    static final class Space {
-        /** Total of each line over the lanes run last. */
-        final double[] lineSums;
-
-        final double[] amount;
-        final double[] duration;
-        final int[] words = new int[4];
-
-        Space(int width, int lines) {
-            lineSums = new double[lines];
-            amount = new double[width];
-            duration = new double[width];
+    private static boolean addRisk(Added one, Draws draws, int first, int count, Strikes strikes, CostLanes out) {
+        int event = one.hit().impact().event();
+        if (!strikes.any(event)) {
+            return false;
         }
+        double[] sizes = one.hit().sizes(draws, first, count, strikes, out.scratch);
+        for (int k = 0; k < count; k++) {
+            out.total[k] = strikes.count[event][k] > 0 ? sizes[k] : 0;
+            out.risk[k] += out.total[k];
+        }
+        return true;
     }
 
-    /** Working minutes of one activity, or of the project calendar from first start to last finish of several. */
-    private void duration(Extent extent, Lanes lanes, int count, double[] out) {
-        int[] positions = extent.positions();
-        if (!extent.isSpan()) {
-            System.arraycopy(lanes.duration[positions[0]], 0, out, 0, count);
+    /** Working minutes of an activity, or of the project calendar from first start to last finish of a branch. */
+    private void duration(Item item, Lanes lanes, BranchSpans spans, int count, double[] out) {
+        if (item.variableShare() == 0 || item.plannedDuration() == 0) {
             return;
         }
+        if (item.position() >= 0) {
+            System.arraycopy(lanes.duration[item.position()], 0, out, 0, count);
+            return;
+        }
+        int row = spans.row(item.on());
         for (int k = 0; k < count; k++) {
-            double start = Double.POSITIVE_INFINITY;
-            double finish = Double.NEGATIVE_INFINITY;
-            for (int i : positions) {
-                start = Math.min(start, lanes.start[i][k]);
-                finish = Math.max(finish, lanes.finish[i][k]);
-            }
-            out[k] = positions.length == 0 ? 0 : pass.projectWork(finish) - pass.projectWork(start);
+            out[k] = pass.projectWork(spans.finish[row][k]) - pass.projectWork(spans.start[row][k]);
         }
     }
 }

@@ -2,8 +2,12 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Shape;
 import app.tychon.core.uncertainty.Distribution;
+import app.tychon.core.uncertainty.Distributions;
+import app.tychon.core.uncertainty.FixedDistribution;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -31,12 +35,14 @@ public record DurationRange(
     /** Stands in for a density that grows without bound towards an end. */
     private static final double HIGHEST = 1e6;
 
-    public static DurationRange of(Activity activity, CalendarDefinition calendar) {
+    /** @param estimate the one that counts for the activity, nothing where its duration is certain */
+    public static DurationRange of(Activity activity, Optional<Estimate> estimate, CalendarDefinition calendar) {
         double day = activity.minutesPerDay(calendar);
         double planned = activity.duration().minutes(calendar);
-        Distribution distribution = CompiledPlan.duration(activity, calendar, planned);
-        OptionalDouble likely = activity.estimate()
-                .map(e -> likely(e.shape(), CompiledPlan.minutesEach(activity, e, calendar, planned) / day))
+        Distribution distribution = estimate.map(
+                        e -> Distributions.ofDuration(e.shape(), activity.minutesEach(e.basis(), calendar)))
+                .orElseGet(() -> FixedDistribution.of(planned));
+        OptionalDouble likely = estimate.map(e -> likely(e.shape(), activity.minutesEach(e.basis(), calendar) / day))
                 .orElse(OptionalDouble.empty());
         return new DurationRange(
                 planned / day,

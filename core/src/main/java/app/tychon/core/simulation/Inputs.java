@@ -1,65 +1,133 @@
 package app.tychon.core.simulation;
 
 import app.tychon.core.model.Activity;
+import app.tychon.core.model.CostLine;
+import app.tychon.core.schedule.Network;
+import app.tychon.core.simulation.Input.Key;
+import app.tychon.core.simulation.Input.Kind;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.TreeSet;
 
 /**
  * The uncertain quantities of a compiled plan, and what each was in every iteration of a run. Nothing of it is stored:
  * draws are recomputed.
  */
 public final class Inputs {
-    public enum Kind {
-        /** The estimate of an activity's duration, working minutes. */
-        ESTIMATE,
-        /** The estimate of a cost line's amount, money. */
-        COST
-    }
-
-    /**
-     * One uncertain quantity.
-     *
-     * @param id code of the activity or cost line
-     */
-    public record Input(String id, String name, Kind kind, int index) {}
-
     private final CompiledPlan plan;
+    private final Network network;
 
     private Inputs(CompiledPlan plan) {
         this.plan = plan;
+        network = plan.network();
     }
 
     public static Inputs of(CompiledPlan plan) {
         return new Inputs(plan);
     }
 
-    /** Every quantity that is not certain: durations in the plan's order, then cost lines by code. */
+    /** Every quantity that is not certain: durations in the plan's order, cost lines and risks by code. */
     public List<Input> all() {
         List<Input> inputs = new ArrayList<>();
-        for (Activity activity : plan.network().plan().activities()) {
-            int position = plan.network().position(activity.id());
-            if (!plan.duration(position).isCertain()) {
-                inputs.add(new Input(activity.id(), activity.name(), Kind.ESTIMATE, position));
+        for (Activity activity : network.plan().activities()) {
+            if (!plan.duration(network.position(activity.id())).isCertain()) {
+                inputs.add(new Input(new Key(Kind.ESTIMATE, activity.id(), 0), activity.name()));
             }
         }
-        plan.costs().uncertain().forEach(inputs::add);
+        network.plan().costs().stream()
+                .filter(line -> !plan.amount(line.id()).isCertain())
+                .sorted(Comparator.comparing(CostLine::id))
+                .forEach(line -> inputs.add(new Input(new Key(Kind.COST, line.id(), 0), line.name())));
+        plan.risks().events().stream()
+                .sorted(Comparator.comparing(event -> event.risk().id()))
+                .forEach(event -> addRisk(event, inputs));
         return inputs;
+    }
+
+    private static void addRisk(RiskEvent event, List<Input> inputs) {
+        if (event.isUncertain()) {
+            inputs.add(new Input(
+                    new Key(Kind.OCCURRENCE, event.risk().id(), 0), event.risk().title()));
+        }
+        for (int i = 0; i < event.impacts().size(); i++) {
+            if (event.canOccur() && !event.impacts().get(i).size().isCertain()) {
+                inputs.add(new Input(
+                        new Key(Kind.IMPACT, event.risk().id(), i), event.risk().title()));
+            }
+        }
     }
 
     /** The values of an input in the first {@code iterations} of a run with these settings. */
     public double[] sample(Input input, RunSettings settings, int iterations) {
-        UncertainInput uncertain = input.kind() == Kind.ESTIMATE
-                ? plan.duration(input.index())
-                : plan.costs().amount(input.index());
+        Filler filler =
+                switch (input.kind()) {
+                    case ESTIMATE -> plan.duration(network.position(input.id()))::sample;
+                    case COST -> plan.amount(input.id())::sample;
+                    case OCCURRENCE -> occurrence(event(input.id()));
+                    case IMPACT ->
+                        size(event(input.id()).impacts().get(input.key().impact()));
+                };
         Draws draws = new Draws(settings.seed(), settings.sampling());
+        Scratch scratch = new Scratch();
         double[] values = new double[iterations];
         double[] batch = new double[Simulation.BATCH];
-        int[] words = new int[4];
         for (int first = 0; first < iterations; first += Simulation.BATCH) {
             int count = Math.min(Simulation.BATCH, iterations - first);
-            uncertain.sample(draws, first, count, batch, words);
+            filler.fill(draws, first, count, batch, scratch);
             System.arraycopy(batch, 0, values, first, count);
         }
         return values;
+    }
+
+    @FunctionalInterface
+    private interface Filler {
+        void fill(Draws draws, int first, int count, double[] out, Scratch scratch);
+    }
+
+    private RiskEvent event(String risk) {
+        return plan.risks().events().stream()
+                .filter(event -> event.risk().id().equals(risk))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("risk " + risk + " takes no part"));
+    }
+
+    private Filler occurrence(RiskEvent event) {
+        Strikes strikes = plan.risks().space();
+        return (draws, first, count, out, scratch) -> {
+            plan.risks().strikeOnly(event, draws, first, count, plan::duration, strikes, scratch);
+            for (int k = 0; k < count; k++) {
+                out[k] = strikes.count[event.index()][k];
+            }
+        };
+    }
+
+    /** One strike's size, whether it struck or not; the mean over its targets where each has a draw of its own. */
+    private Filler size(RiskImpact impact) {
+        List<UncertainInput> sizes = streams(impact).stream()
+                .map(stream -> impact.size().drawnFrom(stream))
+                .toList();
+        double[] one = new double[Simulation.BATCH];
+        return (draws, first, count, out, scratch) -> {
+            Arrays.fill(out, 0, count, 0);
+            for (UncertainInput size : sizes) {
+                size.sample(draws, first, count, one, scratch);
+                for (int k = 0; k < count; k++) {
+                    out[k] += one[k] / sizes.size();
+                }
+            }
+        };
+    }
+
+    private List<Stream> streams(RiskImpact impact) {
+        if (impact.isShared()) {
+            return List.of(impact.stream());
+        }
+        TreeSet<String> targets = new TreeSet<>();
+        for (String on : impact.impact().on()) {
+            targets.addAll(RiskTargets.of(network, impact.impact().effect(), on));
+        }
+        return targets.stream().map(impact::streamOf).toList();
     }
 }

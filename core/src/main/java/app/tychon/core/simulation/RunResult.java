@@ -6,26 +6,37 @@ import java.util.List;
  * What a run gives. Arrays hold a value an iteration, in the order of the iterations.
  *
  * @param settings as asked
- * @param iterations how many were simulated: as asked, or fewer where the run was stopped
+ * @param iterations how many were simulated: as asked, or fewer where the run was stopped or had become steady
+ * @param start first start of the project, instants in minutes; none in results that were kept before it was
  * @param finish finish of the project, instants in minutes
  * @param duration working minutes of the project calendar from the project's start to its finish
  * @param cost money by cause
  * @param planFinish finish of the plan without uncertainty, instant in minutes
  * @param planDuration its duration, working minutes
  * @param activities in the plan's order
+ * @param outputs all sampled values of branches, milestones and watched activities, in the plan's order
+ * @param risks those that took part, by id
+ * @param paths the driving paths met most often, the most frequent first
  */
 public record RunResult(
         RunSettings settings,
         int iterations,
+        double[] start,
         double[] finish,
         double[] duration,
         CostSamples cost,
         double planFinish,
         double planDuration,
-        List<ActivityResult> activities) {
+        List<ActivityResult> activities,
+        List<Output> outputs,
+        List<RiskResult> risks,
+        List<DrivingPath> paths) {
 
     public RunResult {
         activities = List.copyOf(activities);
+        outputs = List.copyOf(outputs);
+        risks = List.copyOf(risks);
+        paths = List.copyOf(paths);
     }
 
     /**
@@ -34,15 +45,48 @@ public record RunResult(
      * @param planned the plan's cost, the same in every iteration
      * @param spread what the estimates of amounts add at planned durations
      * @param timeDriven what longer or shorter durations add
+     * @param risk what risks add to amounts; the time they cost is in {@code timeDriven}
+     * @param actions what responses cost, the same in every iteration
      */
-    public record CostSamples(double planned, double[] spread, double[] timeDriven) {
+    public record CostSamples(double planned, double[] spread, double[] timeDriven, double[] risk, double actions) {
         /** Total cost of each iteration. */
         public double[] totals() {
             double[] totals = new double[spread.length];
             for (int i = 0; i < totals.length; i++) {
-                totals[i] = planned + spread[i] + timeDriven[i];
+                totals[i] = planned + spread[i] + timeDriven[i] + risk[i] + actions;
             }
             return totals;
+        }
+    }
+
+    /**
+     * All sampled values of a part of the project.
+     *
+     * @param start instants in minutes
+     * @param finish instants in minutes
+     * @param duration working minutes: of an activity's own calendar, of the project's for a branch
+     * @param cost money of all that stands on it
+     */
+    public record Output(Kind kind, String id, double[] start, double[] finish, double[] duration, double[] cost) {
+        public enum Kind {
+            BRANCH,
+            ACTIVITY
+        }
+    }
+
+    /** @param occurred share of iterations, 0 to 1, in which it struck at least once */
+    public record RiskResult(String id, double occurred) {}
+
+    /**
+     * A path that drove the finish.
+     *
+     * @param activities ids from its start to the finish
+     * @param share of iterations, 0 to 1
+     * @param meanDuration mean working minutes of the project where it drove
+     */
+    public record DrivingPath(List<String> activities, double share, double meanDuration) {
+        public DrivingPath {
+            activities = List.copyOf(activities);
         }
     }
 }

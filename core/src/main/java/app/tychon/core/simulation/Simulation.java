@@ -1,59 +1,54 @@
 package app.tychon.core.simulation;
 
-import app.tychon.core.schedule.CriticalTrace;
-import app.tychon.core.schedule.ForwardPass;
-import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.schedule.Schedule;
-import java.util.ArrayList;
+import app.tychon.core.simulation.CostModel.Spending;
+import app.tychon.core.simulation.RunResult.RiskResult;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
-import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.IntConsumer;
 
 /**
  * The Monte Carlo engine. Iterations are worked off in batches of {@value #BATCH}, side by side per activity in
- * topological order; threads take batches in turn and nothing they add up depends on who took which.
- * O(iterations × (activities + links)).
+ * topological order; threads take batches in turn and nothing they add up depends on who took which. An iteration itself
+ * is {@link BatchWorker#iterate}. O(iterations × (activities + links)).
  */
 public final class Simulation {
     /** Iterations side by side; divides the hypercube's block and is a multiple of four. */
     static final int BATCH = 100;
 
     private final CompiledPlan plan;
+    private final Network network;
     private final RunSettings settings;
     private final RunMonitor monitor;
     private final Draws draws;
-    private final double[] finish;
-    private final double[] duration;
-    private final double[] spread;
-    private final double[] timeDriven;
+    private final Samples samples;
+    private final OutputSamples outputs;
+    private final DrivingPaths paths;
     private final ActivityTallies tallies;
+    private final double planDuration;
     private final OrderedSums sums;
-    private final OrderedSums lineSums;
-    private final AtomicInteger nextBatch = new AtomicInteger();
-    private final AtomicInteger done = new AtomicInteger();
+    private final OrderedSums ownerSums;
+    private final OrderedSums struck;
 
     private Simulation(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
         this.plan = plan;
         this.settings = settings;
         this.monitor = monitor;
+        network = plan.network();
         draws = new Draws(settings.seed(), settings.sampling());
-        finish = new double[settings.iterations()];
-        duration = new double[settings.iterations()];
-        spread = new double[settings.iterations()];
-        timeDriven = new double[settings.iterations()];
-        Worker pilot = new Worker();
+        samples = new Samples(settings.iterations());
+        outputs = new OutputSamples(plan, settings.iterations());
+        paths = new DrivingPaths(network, settings.iterations());
+        planDuration = network.projectTime().work(plan.schedule().finish()) - network.workAtStart();
+        BatchWorker pilot = new BatchWorker(plan, draws);
         int count = Math.min(BATCH, settings.iterations());
-        pilot.iterate(0, count, i -> {});
+        pilot.iterate(0, count, i -> {}, Spending.UNSEEN);
         tallies = ActivityTallies.forPilot(pilot.lanes, count);
-        sums = new OrderedSums(ActivityTallies.sumsSize(plan.network().size()));
-        lineSums = new OrderedSums(plan.costs().size());
+        sums = new OrderedSums(ActivityTallies.sumsSize(network.size()));
+        ownerSums = new OrderedSums(plan.costs().owners().size());
+        struck = new OrderedSums(plan.risks().events().size());
     }
 
     /**
@@ -67,106 +62,83 @@ public final class Simulation {
     }
 
     private RunResult run() {
-        List<ActivityTallies> parts = settings.threads() == 1 ? List.of(workOff()) : workOffTogether();
-        int iterations = done.get();
-        if (iterations == 0) {
-            throw new CancellationException("stopped before the first iterations were done");
-        }
-        parts.forEach(tallies::merge);
-        Schedule schedule = plan.schedule();
-        Network network = plan.network();
+        Batches batches = new Batches(settings, monitor);
+        batches.run(Recorder::new, this::isSteady).forEach(recorder -> tallies.merge(recorder.part));
+        int n = batches.done();
+        double[] duration = Arrays.copyOf(samples.duration, n);
+        double[] deviations = Arrays.stream(duration).map(d -> d - planDuration).toArray();
+        double[] money = ownerSums.totals();
+        Map<String, Integer> owners = plan.costs().owners();
         return new RunResult(
                 settings,
-                iterations,
-                Arrays.copyOf(finish, iterations),
-                Arrays.copyOf(duration, iterations),
-                new RunResult.CostSamples(
-                        plan.plannedCost(), Arrays.copyOf(spread, iterations), Arrays.copyOf(timeDriven, iterations)),
-                schedule.finish(),
-                network.projectTime().work(schedule.finish()) - network.workAtStart(),
-                tallies.results(plan, sums.totals(), lineSums.totals(), iterations));
+                n,
+                Arrays.copyOf(samples.start, n),
+                Arrays.copyOf(samples.finish, n),
+                duration,
+                samples.cost(plan, n),
+                plan.schedule().finish(),
+                planDuration,
+                tallies.results(
+                        plan,
+                        sums.totals(),
+                        deviations,
+                        n,
+                        id -> owners.containsKey(id) ? money[owners.get(id)] / n : 0),
+                outputs.result(n),
+                riskResults(n),
+                paths.result(n, duration));
     }
 
-    private List<ActivityTallies> workOffTogether() {
-        ExecutorService threads = Executors.newFixedThreadPool(settings.threads());
-        try {
-            List<Future<ActivityTallies>> futures = new ArrayList<>();
-            for (int i = 0; i < settings.threads(); i++) {
-                futures.add(threads.submit(this::workOff));
-            }
-            List<ActivityTallies> parts = new ArrayList<>();
-            for (Future<ActivityTallies> future : futures) {
-                parts.add(future.get());
-            }
-            return parts;
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new CancellationException("interrupted");
-        } catch (ExecutionException e) {
-            throw new IllegalStateException("the simulation failed: " + e.getCause(), e.getCause());
-        } finally {
-            threads.shutdownNow();
+    /** Whether finish, cost and every watched finish are known well enough. */
+    private boolean isSteady(int done) {
+        if (settings.until().isEmpty()) {
+            return false;
         }
+        Steadiness until = settings.until().get();
+        double[] cost = samples.cost(plan, done).totals();
+        return until.isReached(samples.finish, done)
+                && until.isReached(cost, done)
+                && outputs.watchedFinishes(network).stream().allMatch(finish -> until.isReached(finish, done));
     }
 
-    /** Takes batches until there are none left. Whoever has taken one finishes it, so what is done is a prefix. */
-    private ActivityTallies workOff() {
-        Worker worker = new Worker();
-        ActivityTallies part = tallies.sibling();
-        int batches = (settings.iterations() + BATCH - 1) / BATCH;
-        while (!monitor.stopRequested() && !Thread.currentThread().isInterrupted()) {
-            int batch = nextBatch.getAndIncrement();
-            if (batch >= batches) {
-                break;
-            }
-            int first = batch * BATCH;
-            int count = Math.min(BATCH, settings.iterations() - first);
-            double[] batchSums =
-                    new double[ActivityTallies.sumsSize(plan.network().size())];
-            worker.iterate(first, count, i -> part.addDates(i, worker.lanes, count, batchSums));
-            worker.record(first, count);
-            part.addCritical(worker.lanes, count);
-            sums.add(batch, batchSums);
-            lineSums.add(batch, worker.space.lineSums.clone());
-            monitor.progress(done.addAndGet(count), settings.iterations());
-        }
-        return part;
+    private List<RiskResult> riskResults(int n) {
+        double[] totals = struck.totals();
+        return plan.risks().events().stream()
+                .map(event -> new RiskResult(event.risk().id(), totals[event.index()] / n))
+                .sorted(Comparator.comparing(RiskResult::id))
+                .toList();
     }
 
-    /** One thread's working space, and the order of an iteration. */
-    private final class Worker {
-        private final Network network = plan.network();
-        private final ForwardPass pass = plan.pass();
-        private final CriticalTrace trace = new CriticalTrace(network, pass);
-        private final Lanes lanes = new Lanes(network.size(), BATCH);
-        private final CostModel.Space space =
-                new CostModel.Space(BATCH, plan.costs().size());
-        private final double[] batchSpread = new double[BATCH];
-        private final double[] batchTimeDriven = new double[BATCH];
+    /** What one thread simulates with, and how it records a batch. */
+    private final class Recorder implements Batches.Work {
+        private final BatchWorker worker = new BatchWorker(plan, draws);
+        private final ActivityTallies part = tallies.sibling();
+        private final double[] deviations = new double[BATCH];
 
-        /**
-         * Draw a duration and place the activity, one after the other; trace what was critical; add up the money.
-         *
-         * @param placed is told of each activity while its row is still in the processor's cache
-         */
-        void iterate(int first, int count, IntConsumer placed) {
-            lanes.begin(count);
-            for (int i = 0; i < network.size(); i++) {
-                plan.duration(i).sample(draws, first, count, lanes.duration[i], space.words);
-                pass.place(i, lanes, count);
-                placed.accept(i);
-            }
-            trace.run(lanes, count);
-            plan.costs().run(draws, first, count, lanes, space, batchSpread, batchTimeDriven);
-        }
-
-        void record(int first, int count) {
+        @Override
+        public void batch(int first, int count) {
+            double[] batchSums = new double[ActivityTallies.sumsSize(network.size())];
+            worker.iterate(first, count, i -> part.addDates(i, worker.lanes, count, batchSums), Spending.UNSEEN);
             for (int k = 0; k < count; k++) {
-                finish[first + k] = pass.endInstant(lanes.end[k]);
-                duration[first + k] = pass.projectWork(lanes.end[k]);
+                deviations[k] = worker.duration(k) - planDuration;
             }
-            System.arraycopy(batchSpread, 0, spread, first, count);
-            System.arraycopy(batchTimeDriven, 0, timeDriven, first, count);
+            part.addCritical(worker.lanes, count, deviations, batchSums);
+            samples.add(worker, first, count);
+            outputs.add(worker, first, count);
+            paths.add(worker.trace, worker.lanes, first, count);
+            sums.add(first / BATCH, batchSums);
+            ownerSums.add(
+                    first / BATCH,
+                    Arrays.stream(worker.money.owners)
+                            .mapToDouble(own -> Arrays.stream(own, 0, count).sum())
+                            .toArray());
+            struck.add(
+                    first / BATCH,
+                    Arrays.stream(worker.strikes.count)
+                            .mapToDouble(times -> Arrays.stream(times, 0, count)
+                                    .filter(t -> t > 0)
+                                    .count())
+                            .toArray());
         }
     }
 }

@@ -9,11 +9,18 @@ import java.security.NoSuchAlgorithmException;
  * The random stream of one uncertain quantity: 64 bits of a hash (SHA-256) of its role and the stable identity of what
  * it belongs to, so that nothing else in the plan can change its draws.
  */
-record Stream(long id) {
+record Stream(long id) implements Chances {
     enum Role {
         DURATION,
-        COST
+        COST,
+        CORRELATION,
+        OCCURRENCE,
+        EXCLUSION,
+        COUNT,
+        IMPACT
     }
+
+    private static final long GOLDEN = 0x9E3779B97F4A7C15L;
 
     static Stream of(Role role, String identity) {
         try {
@@ -23,5 +30,22 @@ record Stream(long id) {
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java platform has SHA-256", e);
         }
+    }
+
+    /** The stream of the n-th of several independent draws of one quantity; the first is this one. */
+    Stream nth(int n) {
+        return n == 0 ? this : new Stream(mix(id + n * GOLDEN));
+    }
+
+    /** Finaliser of SplitMix64 (Steele, Lea, Flood, "Fast splittable pseudorandom number generators", 2014). */
+    private static long mix(long bits) {
+        long z = (bits ^ (bits >>> 30)) * 0xBF58476D1CE4E5B9L;
+        z = (z ^ (z >>> 27)) * 0x94D049BB133111EBL;
+        return z ^ (z >>> 31);
+    }
+
+    @Override
+    public void fill(Draws draws, int first, int count, double[] out, Scratch scratch) {
+        draws.fill(this, first, count, out, scratch.words);
     }
 }

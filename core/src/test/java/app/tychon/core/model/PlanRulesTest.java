@@ -45,22 +45,14 @@ class PlanRulesTest {
 
     @Test
     void anEmptyNameIsNoName() {
-        Activity nameless = new Activity(
-                "A", "W", "  ", ActivityKind.TASK, WorkDuration.days(1), "std", Optional.empty(), Optional.empty());
+        Activity nameless = Activity.of("A", "W", "  ", ActivityKind.TASK, WorkDuration.days(1), "std");
         assertThat(ActivityRules.problems(nameless)).containsExactly(new Problem("/name", "the name is empty"));
     }
 
     @Test
     void aMilestoneHasNeitherDurationNorEstimate() {
-        Activity milestone = new Activity(
-                "M",
-                "W",
-                "Gate",
-                ActivityKind.MILESTONE,
-                WorkDuration.days(1),
-                "std",
-                Optional.empty(),
-                Optional.of(new Estimate(new Shape.Uniform(1, 2), Basis.DAYS)));
+        Activity milestone = Activity.of("M", "W", "Gate", ActivityKind.MILESTONE, WorkDuration.days(1), "std")
+                .withEstimate(Optional.of(new Estimate(new Shape.Uniform(1, 2), Basis.DAYS)));
         assertThat(ActivityRules.problems(milestone))
                 .extracting(Problem::pointer)
                 .containsExactly("/duration", "/estimate");

@@ -53,6 +53,32 @@ public final class SlowCalendar {
         }
     }
 
+    /** Minutes of work between two instants; none where the second is the earlier. */
+    public double between(double from, double to) {
+        double sum = 0;
+        for (long day = day(from); day * 1440.0 < to; day++) {
+            for (Shift shift : shifts(day)) {
+                double begin = Math.max(from, day * 1440.0 + shift.from());
+                double end = Math.min(to, day * 1440.0 + shift.to());
+                sum += Math.max(0, end - begin);
+            }
+        }
+        return sum;
+    }
+
+    /** The last instant up to {@code instant} at which there was work to do. */
+    public double endOfWork(double instant) {
+        double latest = Double.NEGATIVE_INFINITY;
+        for (long day = day(instant); latest == Double.NEGATIVE_INFINITY; day--) {
+            for (Shift shift : shifts(day)) {
+                if (day * 1440.0 + shift.from() < instant - SAME) {
+                    latest = Math.min(instant, day * 1440.0 + shift.to());
+                }
+            }
+        }
+        return latest;
+    }
+
     /** The first instant from which {@code minutes}, above zero, of work lead up to {@code instant}, ends preferred. */
     public double minus(double instant, double minutes) {
         double left = minutes;

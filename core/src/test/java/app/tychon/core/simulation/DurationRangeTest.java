@@ -18,16 +18,10 @@ import org.junit.jupiter.api.Test;
 
 class DurationRangeTest {
     private static DurationRange range(String duration, Shape shape, Basis basis) {
-        Activity activity = new Activity(
-                "A",
-                "W",
-                "a",
-                ActivityKind.TASK,
-                WorkDuration.parse(duration).orElseThrow(),
-                "std",
-                Optional.empty(),
-                Optional.ofNullable(shape).map(s -> new Estimate(s, basis)));
-        return DurationRange.of(activity, fiveDayWeek("std"));
+        Activity activity = Activity.of(
+                "A", "W", "a", ActivityKind.TASK, WorkDuration.parse(duration).orElseThrow(), "std");
+        return DurationRange.of(
+                activity, Optional.ofNullable(shape).map(s -> new Estimate(s, basis)), fiveDayWeek("std"));
     }
 
     @Test

@@ -2,9 +2,13 @@ package app.tychon.server.plan;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityKind;
+import app.tychon.core.model.Basis;
+import app.tychon.core.model.CombineRisks;
 import app.tychon.core.model.Constraint;
 import app.tychon.core.model.ConstraintType;
+import app.tychon.core.model.Progress;
 import app.tychon.core.model.WorkDuration;
+import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonText;
 import app.tychon.server.database.Ids;
 import jakarta.persistence.Column;
@@ -18,7 +22,7 @@ import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.UUID;
 
-/** An activity or milestone. Duration and estimate are kept in the words of the project file. */
+/** An activity, milestone or hammock. Duration and estimate are kept in the words of the project file. */
 @Entity
 @Table(name = "activity")
 class ActivityEntity {
@@ -42,9 +46,19 @@ class ActivityEntity {
     private ConstraintType constraintType;
 
     private LocalDateTime constraintDate;
+    private LocalDateTime actualStart;
+    private LocalDateTime actualFinish;
+    private String remaining;
+    private String grade;
 
     @Column(columnDefinition = "longtext")
     private String estimate;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private CombineRisks combineRisks;
+
+    private boolean watch;
 
     private int position;
 
@@ -63,6 +77,12 @@ class ActivityEntity {
         kind = activity.kind();
         constraintType = activity.constraint().map(Constraint::type).orElse(null);
         constraintDate = activity.constraint().map(Constraint::date).orElse(null);
+        actualStart = activity.progress().actualStart().orElse(null);
+        actualFinish = activity.progress().actualFinish().orElse(null);
+        remaining = activity.progress().remaining().map(WorkDuration::toString).orElse(null);
+        grade = activity.grade().orElse(null);
+        combineRisks = activity.combineRisks();
+        watch = activity.watch();
         update(activity);
     }
 
@@ -70,7 +90,8 @@ class ActivityEntity {
     final void update(Activity activity) {
         name = activity.name();
         duration = activity.duration().toString();
-        estimate = activity.estimate().map(JsonText::of).orElse(null);
+        estimate =
+                activity.estimate().map(EstimateJson::write).map(JsonText::of).orElse(null);
     }
 
     Activity toCore(String branch, String calendar) {
@@ -82,7 +103,14 @@ class ActivityEntity {
                 WorkDuration.parse(duration).orElseThrow(),
                 calendar,
                 Optional.ofNullable(constraintType).map(type -> new Constraint(type, constraintDate)),
-                Optional.ofNullable(estimate).map(JsonText::estimate));
+                new Progress(
+                        Optional.ofNullable(actualStart),
+                        Optional.ofNullable(actualFinish),
+                        Optional.ofNullable(remaining).flatMap(WorkDuration::parse)),
+                Optional.ofNullable(grade),
+                Optional.ofNullable(estimate).map(text -> JsonText.read(text, at -> EstimateJson.read(at, Basis.DAYS))),
+                combineRisks,
+                watch);
     }
 
     UUID id() {

@@ -21,6 +21,7 @@ class BranchEntity {
     private String code;
     private String outline;
     private String name;
+    private String grade;
     private int position;
 
     protected BranchEntity() {}
@@ -32,6 +33,7 @@ class BranchEntity {
         code = node.id();
         outline = node.code();
         name = node.name();
+        grade = node.grade().orElse(null);
     }
 
     void setParent(UUID parent) {
@@ -39,7 +41,12 @@ class BranchEntity {
     }
 
     WbsNode toCore(Map<UUID, BranchEntity> branches) {
-        return new WbsNode(code, Optional.ofNullable(branches.get(parentId)).map(BranchEntity::code), outline, name);
+        return new WbsNode(
+                code,
+                Optional.ofNullable(branches.get(parentId)).map(BranchEntity::code),
+                outline,
+                name,
+                Optional.ofNullable(grade));
     }
 
     UUID id() {

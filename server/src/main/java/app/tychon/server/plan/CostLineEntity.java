@@ -1,7 +1,9 @@
 package app.tychon.server.plan;
 
+import app.tychon.core.model.Basis;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.CostTiming;
+import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonText;
 import app.tychon.server.database.Ids;
 import jakarta.persistence.Column;
@@ -32,6 +34,8 @@ class CostLineEntity {
     @Column(columnDefinition = "varchar(20)")
     private CostTiming timing;
 
+    private String grade;
+
     @Column(columnDefinition = "longtext")
     private String estimate;
 
@@ -50,7 +54,8 @@ class CostLineEntity {
         amount = line.amount();
         fixedShare = line.fixedShare();
         timing = line.timing();
-        estimate = line.estimate().map(JsonText::of).orElse(null);
+        grade = line.grade().orElse(null);
+        estimate = line.estimate().map(EstimateJson::write).map(JsonText::of).orElse(null);
     }
 
     CostLine toCore(String on) {
@@ -61,7 +66,9 @@ class CostLineEntity {
                 amount,
                 fixedShare,
                 timing,
-                Optional.ofNullable(estimate).map(JsonText::estimate));
+                Optional.ofNullable(grade),
+                Optional.ofNullable(estimate)
+                        .map(text -> JsonText.read(text, at -> EstimateJson.read(at, Basis.FACTOR))));
     }
 
     UUID activityId() {

@@ -104,15 +104,11 @@ class EditService {
             JsonCursor at = JsonCursor.at(edit.estimate(), "/estimate", problems);
             estimate = Optional.of(EstimateJson.read(at, Basis.DAYS));
         }
-        return new Activity(
-                activity.id(),
-                activity.wbs(),
-                read(edit.name(), "/name", problems, JsonCursor::text).orElse(activity.name()),
-                activity.kind(),
-                read(edit.duration(), "/duration", problems, DurationText::read).orElse(activity.duration()),
-                activity.calendar(),
-                activity.constraint(),
-                estimate);
+        return activity.withName(
+                        read(edit.name(), "/name", problems, JsonCursor::text).orElse(activity.name()))
+                .withDuration(read(edit.duration(), "/duration", problems, DurationText::read)
+                        .orElse(activity.duration()))
+                .withEstimate(estimate);
     }
 
     /** The new value of a field, where the edit has one. */

@@ -4,6 +4,7 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CostLine;
+import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.WbsNode;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
@@ -22,10 +23,12 @@ final class PlanMapping {
     private final LoadedPlan loaded;
     private final Plan plan;
     private final Map<String, CalendarDefinition> calendars;
+    private final Estimates estimates;
 
     PlanMapping(LoadedPlan loaded) {
         this.loaded = loaded;
         plan = loaded.plan();
+        estimates = Estimates.of(plan);
         calendars = plan.calendars().stream().collect(Collectors.toMap(CalendarDefinition::id, Function.identity()));
     }
 
@@ -67,7 +70,7 @@ final class PlanMapping {
                 dates.totalFloat() / day,
                 dates.freeFloat() / day,
                 dates.onLongestPath(),
-                RangeView.of(activity, DurationRange.of(activity, calendar)));
+                RangeView.of(estimates.of(activity), DurationRange.of(activity, estimates.of(activity), calendar)));
     }
 
     /** Each branch spans the work beneath it, at any depth. */

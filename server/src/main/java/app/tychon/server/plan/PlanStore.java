@@ -1,6 +1,7 @@
 package app.tychon.server.plan;
 
 import app.tychon.core.model.Activity;
+import app.tychon.core.model.Assignment;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
@@ -68,6 +69,9 @@ public class PlanStore {
         List<ActivityEntity> activities = records.of(id, ActivityEntity.class);
         Map<UUID, String> activityCodes =
                 activities.stream().collect(Collectors.toMap(ActivityEntity::id, ActivityEntity::code));
+        List<ResourceEntity> resources = records.of(id, ResourceEntity.class);
+        Map<UUID, String> resourceCodes =
+                resources.stream().collect(Collectors.toMap(ResourceEntity::id, ResourceEntity::code));
         Plan plan = new Plan(
                 project.toCore(),
                 calendars.stream().map(CalendarEntity::toCore).toList(),
@@ -78,8 +82,21 @@ public class PlanStore {
                 records.of(id, LinkEntity.class).stream()
                         .map(l -> l.toCore(activityCodes.get(l.fromId()), activityCodes.get(l.toId())))
                         .toList(),
+                records.of(id, GradeEntity.class).stream()
+                        .map(GradeEntity::toCore)
+                        .toList(),
+                records.of(id, CorrelationEntity.class).stream()
+                        .map(CorrelationEntity::toCore)
+                        .toList(),
+                resources.stream().map(ResourceEntity::toCore).toList(),
+                records.of(id, AssignmentEntity.class).stream()
+                        .map(a -> a.toCore(activityCodes.get(a.activityId()), resourceCodes.get(a.resourceId())))
+                        .toList(),
                 records.of(id, CostLineEntity.class).stream()
                         .map(c -> c.toCore(on(c, activityCodes, branchesById)))
+                        .toList(),
+                records.of(id, RiskEntity.class).stream()
+                        .map(RiskEntity::toCore)
                         .toList());
         return LoadedPlan.of(project.revision(), plan);
     }
@@ -89,7 +106,7 @@ public class PlanStore {
             return activities.get(line.activityId());
         }
         return line.branchId() == null
-                ? CostLine.PROJECT
+                ? Plan.PROJECT
                 : branches.get(line.branchId()).code();
     }
 
@@ -99,12 +116,7 @@ public class PlanStore {
         ProjectEntity project = new ProjectEntity(plan.project());
         UUID id = project.id();
         records.insert(project);
-        Map<String, UUID> calendars = new HashMap<>();
-        for (int i = 0; i < plan.calendars().size(); i++) {
-            CalendarEntity calendar = new CalendarEntity(id, i, plan.calendars().get(i));
-            calendars.put(calendar.code(), calendar.id());
-            records.insert(calendar);
-        }
+        Map<String, UUID> calendars = insertParts(id, plan.calendars(), CalendarEntity::new);
         Map<String, UUID> branches = insertBranches(id, plan.wbs());
         records.flush();
         Map<String, UUID> activities = new HashMap<>();
@@ -122,7 +134,33 @@ public class PlanStore {
             CostLine line = plan.costs().get(i);
             records.insert(new CostLineEntity(id, i, activities.get(line.on()), branches.get(line.on()), line));
         }
+        insertParts(id, plan.grades(), GradeEntity::new);
+        insertParts(id, plan.correlations(), CorrelationEntity::new);
+        insertParts(id, plan.risks(), RiskEntity::new);
+        Map<String, UUID> resources = insertParts(id, plan.resources(), ResourceEntity::new);
+        records.flush();
+        for (int i = 0; i < plan.assignments().size(); i++) {
+            Assignment one = plan.assignments().get(i);
+            records.insert(new AssignmentEntity(
+                    id, i, activities.get(one.activity()), resources.get(one.resource()), one.units()));
+        }
         return id;
+    }
+
+    /** Makes an entity of a part of a plan. */
+    @FunctionalInterface
+    private interface Part<T> {
+        PartEntity of(UUID project, int position, T part);
+    }
+
+    private <T> Map<String, UUID> insertParts(UUID project, List<T> parts, Part<T> entity) {
+        Map<String, UUID> keys = new HashMap<>();
+        for (int i = 0; i < parts.size(); i++) {
+            PartEntity row = entity.of(project, i, parts.get(i));
+            keys.put(row.code(), row.id());
+            records.insert(row);
+        }
+        return keys;
     }
 
     private Map<String, UUID> insertBranches(UUID project, List<WbsNode> nodes) {

@@ -1,12 +1,12 @@
 package app.tychon.server.plan;
 
-import app.tychon.core.model.Activity;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Shape;
 import app.tychon.core.simulation.DurationRange;
 import jakarta.annotation.Nullable;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * How uncertain a duration is, in days of the activity's calendar.
@@ -29,13 +29,10 @@ record RangeView(
         double plannedChance,
         int[] density) {
 
-    static RangeView of(Activity activity, DurationRange range) {
+    static RangeView of(Optional<Estimate> estimate, DurationRange range) {
         return new RangeView(
-                activity.estimate().map(Estimate::shape).map(RangeView::word).orElse("certain"),
-                activity.estimate()
-                        .map(Estimate::shape)
-                        .filter(RangeView::hasLimits)
-                        .isPresent(),
+                estimate.map(Estimate::shape).map(RangeView::word).orElse("certain"),
+                estimate.map(Estimate::shape).filter(RangeView::hasLimits).isPresent(),
                 range.planned(),
                 range.low(),
                 range.likely().isPresent() ? range.likely().getAsDouble() : null,

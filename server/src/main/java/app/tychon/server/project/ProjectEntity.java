@@ -29,6 +29,7 @@ public class ProjectEntity {
     private String currency;
 
     private LocalDateTime startAt;
+    private LocalDateTime dataDate;
     private String calendar;
 
     @Enumerated(EnumType.STRING)
@@ -49,6 +50,7 @@ public class ProjectEntity {
         name = project.name();
         currency = project.currency();
         startAt = project.start();
+        dataDate = project.dataDate().orElse(null);
         calendar = project.calendar();
         lagCalendar = project.lagCalendar();
         targetFinish = project.targets().finish().orElse(null);
@@ -64,6 +66,7 @@ public class ProjectEntity {
                 name,
                 currency,
                 startAt,
+                Optional.ofNullable(dataDate),
                 calendar,
                 lagCalendar,
                 new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost)));

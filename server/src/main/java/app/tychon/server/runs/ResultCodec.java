@@ -2,8 +2,11 @@ package app.tychon.server.runs;
 
 import app.tychon.core.simulation.ActivityResult;
 import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunResult.DrivingPath;
+import app.tychon.core.simulation.RunResult.RiskResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.Steadiness;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
@@ -13,13 +16,18 @@ import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.zip.Deflater;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 
-/** Results as compressed bytes that keep every bit: a format number, then numbers in a fixed order, gzip. */
+/**
+ * Results as compressed bytes that keep every bit: a format number, then numbers in a fixed order, gzip. Values of
+ * branches, milestones and watched activities are not kept; they can be computed again from the inputs and the seed. What
+ * format 1 did not have reads as none.
+ */
 final class ResultCodec {
-    private static final int FORMAT = 1;
+    private static final int FORMAT = 2;
 
     private ResultCodec() {}
 
@@ -31,18 +39,25 @@ final class ResultCodec {
             out.writeLong(result.settings().seed());
             out.writeUTF(result.settings().sampling().name());
             out.writeInt(result.settings().threads());
+            Optional<Steadiness> until = result.settings().until();
+            out.writeDouble(until.map(Steadiness::tolerance).orElse(0.0));
+            out.writeDouble(until.map(Steadiness::level).orElse(0.0));
             out.writeInt(result.iterations());
             out.writeDouble(result.planFinish());
             out.writeDouble(result.planDuration());
             out.writeDouble(result.cost().planned());
+            out.writeDouble(result.cost().actions());
+            write(out, result.start());
             write(out, result.finish());
             write(out, result.duration());
             write(out, result.cost().spread());
             write(out, result.cost().timeDriven());
+            write(out, result.cost().risk());
             out.writeInt(result.activities().size());
             for (ActivityResult activity : result.activities()) {
                 out.writeUTF(activity.id());
                 out.writeDouble(activity.criticality());
+                out.writeDouble(activity.cruciality());
                 out.writeDouble(activity.meanDuration());
                 out.writeDouble(activity.sdDuration());
                 out.writeDouble(activity.meanStart());
@@ -51,6 +66,20 @@ final class ResultCodec {
                 write(out, activity.duration());
                 write(out, activity.start());
                 write(out, activity.finish());
+            }
+            out.writeInt(result.risks().size());
+            for (RiskResult risk : result.risks()) {
+                out.writeUTF(risk.id());
+                out.writeDouble(risk.occurred());
+            }
+            out.writeInt(result.paths().size());
+            for (DrivingPath path : result.paths()) {
+                out.writeDouble(path.share());
+                out.writeDouble(path.meanDuration());
+                out.writeInt(path.activities().size());
+                for (String activity : path.activities()) {
+                    out.writeUTF(activity);
+                }
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -61,36 +90,90 @@ final class ResultCodec {
     static RunResult decode(byte[] bytes) {
         try (DataInputStream in = new DataInputStream(new GZIPInputStream(new ByteArrayInputStream(bytes)))) {
             int format = in.readInt();
-            if (format != FORMAT) {
+            if (format < 1 || format > FORMAT) {
                 throw new IllegalStateException("results of format " + format + " cannot be read by this version");
             }
+            boolean whole = format >= 2;
+            int asked = in.readInt();
+            long seed = in.readLong();
+            Sampling sampling = Sampling.valueOf(in.readUTF());
+            int threads = in.readInt();
             RunSettings settings =
-                    new RunSettings(in.readInt(), in.readLong(), Sampling.valueOf(in.readUTF()), in.readInt());
+                    new RunSettings(asked, seed, sampling, threads, whole ? until(in) : Optional.empty());
             int iterations = in.readInt();
             double planFinish = in.readDouble();
             double planDuration = in.readDouble();
             double planned = in.readDouble();
+            double actions = whole ? in.readDouble() : 0;
+            double[] start = whole ? read(in) : new double[0];
             double[] finish = read(in);
             double[] duration = read(in);
-            RunResult.CostSamples cost = new RunResult.CostSamples(planned, read(in), read(in));
-            List<ActivityResult> activities = new ArrayList<>();
-            for (int left = in.readInt(); left > 0; left--) {
-                activities.add(new ActivityResult(
-                        in.readUTF(),
-                        in.readDouble(),
-                        in.readDouble(),
-                        in.readDouble(),
-                        in.readDouble(),
-                        in.readDouble(),
-                        in.readDouble(),
-                        read(in),
-                        read(in),
-                        read(in)));
-            }
-            return new RunResult(settings, iterations, finish, duration, cost, planFinish, planDuration, activities);
+            double[] spread = read(in);
+            double[] timeDriven = read(in);
+            double[] risk = whole ? read(in) : new double[iterations];
+            return new RunResult(
+                    settings,
+                    iterations,
+                    start,
+                    finish,
+                    duration,
+                    new RunResult.CostSamples(planned, spread, timeDriven, risk, actions),
+                    planFinish,
+                    planDuration,
+                    activities(in, whole),
+                    List.of(),
+                    whole ? risks(in) : List.of(),
+                    whole ? paths(in) : List.of());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static Optional<Steadiness> until(DataInputStream in) throws IOException {
+        double tolerance = in.readDouble();
+        double level = in.readDouble();
+        return tolerance == 0 ? Optional.empty() : Optional.of(new Steadiness(tolerance, level));
+    }
+
+    private static List<ActivityResult> activities(DataInputStream in, boolean whole) throws IOException {
+        List<ActivityResult> activities = new ArrayList<>();
+        for (int left = in.readInt(); left > 0; left--) {
+            activities.add(new ActivityResult(
+                    in.readUTF(),
+                    in.readDouble(),
+                    whole ? in.readDouble() : 0,
+                    in.readDouble(),
+                    in.readDouble(),
+                    in.readDouble(),
+                    in.readDouble(),
+                    in.readDouble(),
+                    read(in),
+                    read(in),
+                    read(in)));
+        }
+        return activities;
+    }
+
+    private static List<RiskResult> risks(DataInputStream in) throws IOException {
+        List<RiskResult> risks = new ArrayList<>();
+        for (int left = in.readInt(); left > 0; left--) {
+            risks.add(new RiskResult(in.readUTF(), in.readDouble()));
+        }
+        return risks;
+    }
+
+    private static List<DrivingPath> paths(DataInputStream in) throws IOException {
+        List<DrivingPath> paths = new ArrayList<>();
+        for (int left = in.readInt(); left > 0; left--) {
+            double share = in.readDouble();
+            double meanDuration = in.readDouble();
+            List<String> activities = new ArrayList<>();
+            for (int more = in.readInt(); more > 0; more--) {
+                activities.add(in.readUTF());
+            }
+            paths.add(new DrivingPath(activities, share, meanDuration));
+        }
+        return paths;
     }
 
     private static void write(DataOutputStream out, double[] values) throws IOException {

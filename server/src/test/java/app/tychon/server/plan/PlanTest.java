@@ -13,6 +13,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
+import app.tychon.core.WholePlan;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Shape;
 import app.tychon.exchange.ProjectFileReader;
@@ -20,6 +21,8 @@ import app.tychon.server.ServerTest;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -60,8 +63,11 @@ class PlanTest extends ServerTest {
 
     @Test
     void whatIsStoredIsTheSamePlanAgain() throws Exception {
+        List<Plan> all = new ArrayList<>(List.of(WholePlan.plan()));
         for (int seed = 0; seed < 5; seed++) {
-            Plan plan = RandomPlans.manyCalendars(seed, 60);
+            all.add(RandomPlans.risky(seed, 60));
+        }
+        for (Plan plan : all) {
             UUID id = plans.insert(plan);
             assertThat(plans.find(id).plan()).isEqualTo(plan);
         }

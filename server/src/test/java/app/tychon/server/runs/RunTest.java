@@ -18,11 +18,17 @@ import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.Steadiness;
 import app.tychon.server.ServerTest;
 import app.tychon.server.plan.PlanStore;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.io.ByteArrayOutputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
 import java.time.Duration;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
@@ -180,11 +186,49 @@ class RunTest extends ServerTest {
     @Test
     void resultsAreKeptToTheLastBit() {
         RunResult result = Simulation.run(
-                CompiledPlan.of(RandomPlans.manyCalendars(8, 40)),
-                new RunSettings(730, 99, Sampling.PLAIN, 2),
+                CompiledPlan.of(RandomPlans.risky(8, 40)),
+                new RunSettings(730, 99, Sampling.PLAIN, 2, Optional.of(new Steadiness(0.01, 0.8))),
                 RunMonitor.NONE);
+        assertThat(result.risks()).isNotEmpty();
         assertThat(ResultCodec.decode(ResultCodec.encode(result)))
                 .usingRecursiveComparison()
+                .ignoringFields("outputs")
                 .isEqualTo(result);
+    }
+
+    @Test
+    void resultsOfTheFirstFormatAreStillRead() throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (DataOutputStream out = new DataOutputStream(new GZIPOutputStream(bytes))) {
+            out.writeInt(1);
+            out.writeInt(2);
+            out.writeLong(7);
+            out.writeUTF("LATIN");
+            out.writeInt(1);
+            out.writeInt(2);
+            for (double number : new double[] {500, 480, 1000}) {
+                out.writeDouble(number);
+            }
+            for (double[] pair : new double[][] {{510, 520}, {490, 500}, {1, 2}, {3, 4}}) {
+                out.writeInt(2);
+                out.writeDouble(pair[0]);
+                out.writeDouble(pair[1]);
+            }
+            out.writeInt(1);
+            out.writeUTF("A");
+            for (int i = 0; i < 6; i++) {
+                out.writeDouble(i + 0.5);
+            }
+            for (int i = 0; i < 3; i++) {
+                out.writeInt(1);
+                out.writeDouble(10 * i);
+            }
+        }
+        RunResult result = ResultCodec.decode(bytes.toByteArray());
+        assertThat(result.finish()).containsExactly(510, 520);
+        assertThat(result.cost().totals()).containsExactly(1004, 1006);
+        assertThat(result.activities().get(0).criticality()).isEqualTo(0.5);
+        assertThat(result.activities().get(0).meanCost()).isEqualTo(5.5);
+        assertThat(result.risks()).isEmpty();
     }
 }

@@ -1,0 +1,67 @@
+package app.tychon.core.analysis;
+
+import app.tychon.core.model.Correlation;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.Input;
+import app.tychon.core.simulation.Inputs;
+import app.tychon.core.simulation.RunSettings;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What became of a correlation: rank correlations of its members in their order.
+ *
+ * @param asked    as the plan has them
+ * @param used     those of the nearest possible matrix
+ * @param achieved Spearman's, in the run; zero where a member is certain
+ */
+public record CorrelationReport(String id, double[][] asked, double[][] used, double[][] achieved) {
+
+    /** Reports all correlations of a plan over the first iterations of a run; none where they are switched off. */
+    public static List<CorrelationReport> of(CompiledPlan plan, RunSettings settings, int iterations) {
+        Inputs inputs = Inputs.of(plan);
+        Map<String, Input> byId = new HashMap<>();
+        inputs.all().stream()
+                .filter(i -> i.kind() == Input.Kind.ESTIMATE || i.kind() == Input.Kind.COST)
+                .forEach(i -> byId.put(i.id(), i));
+        return plan.correlations().stream()
+                .map(c -> report(c, plan.usedCorrelation(c.id()), inputs, byId, settings, iterations))
+                .toList();
+    }
+
+    private static CorrelationReport report(
+            Correlation correlation,
+            double[][] used,
+            Inputs inputs,
+            Map<String, Input> byId,
+            RunSettings settings,
+            int iterations) {
+        int size = correlation.members().size();
+        double[][] ranks = new double[size][];
+        for (int i = 0; i < size; i++) {
+            Input input = byId.get(correlation.members().get(i));
+            ranks[i] = input == null ? new double[iterations] : Ranks.of(inputs.sample(input, settings, iterations));
+        }
+        double[][] asked = new double[size][size];
+        double[][] achieved = new double[size][size];
+        for (int i = 0; i < size; i++) {
+            for (int j = 0; j < size; j++) {
+                asked[i][j] = correlation.asked(i, j);
+                achieved[i][j] = i == j ? 1 : Ranks.pearson(ranks[i], ranks[j]);
+            }
+        }
+        return new CorrelationReport(correlation.id(), asked, used, achieved);
+    }
+
+    /** By how much at most the coefficients used differ from those asked for. */
+    public double largestMove() {
+        double largest = 0;
+        for (int i = 0; i < asked.length; i++) {
+            for (int j = 0; j < i; j++) {
+                largest = Math.max(largest, Math.abs(used[i][j] - asked[i][j]));
+            }
+        }
+        return largest;
+    }
+}

@@ -1,0 +1,11 @@
+package app.tychon.core.model;
+
+import java.util.List;
+
+/** A risk as it would be after something was done about it, and what that takes. */
+public record Response(double probability, List<Impact> impacts, List<Action> actions) {
+    public Response {
+        impacts = List.copyOf(impacts);
+        actions = List.copyOf(actions);
+    }
+}

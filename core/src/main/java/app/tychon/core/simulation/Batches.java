@@ -1,0 +1,107 @@
+package app.tychon.core.simulation;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntPredicate;
+import java.util.function.Supplier;
+
+/**
+ * Hands batches of {@value Simulation#BATCH} iterations to threads, in turn. Whoever has taken one finishes it, so what
+ * is done is always the beginning of the run, whoever did which.
+ */
+final class Batches {
+    /** One thread's work: does a batch. */
+    @FunctionalInterface
+    interface Work {
+        void batch(int first, int count);
+    }
+
+    private final RunSettings settings;
+    private final RunMonitor monitor;
+    private final AtomicInteger next = new AtomicInteger();
+    private final AtomicInteger done = new AtomicInteger();
+
+    Batches(RunSettings settings, RunMonitor monitor) {
+        this.settings = settings;
+        this.monitor = monitor;
+    }
+
+    /**
+     * Works off the run.
+     *
+     * @param <W>    what each thread works with
+     * @param enough asked between rounds, with the iterations done, whether they suffice
+     * @return what each thread worked with
+     * @throws CancellationException when stopped before anything was done, or the thread is interrupted
+     */
+    <W extends Work> List<W> run(Supplier<W> worker, IntPredicate enough) {
+        int round = settings.until().isPresent() ? Steadiness.STEP : settings.iterations();
+        List<W> workers = new ArrayList<>();
+        for (int t = 0; t < settings.threads(); t++) {
+            workers.add(worker.get());
+        }
+        ExecutorService threads = settings.threads() == 1 ? null : Executors.newFixedThreadPool(settings.threads());
+        try {
+            for (int end = round; done.get() < settings.iterations() && !isStopped(); end += round) {
+                workOff(workers, threads, Math.min(end, settings.iterations()));
+                if (done.get() >= end && enough.test(done.get())) {
+                    break;
+                }
+            }
+        } finally {
+            if (threads != null) {
+                threads.shutdownNow();
+            }
+        }
+        if (done.get() == 0) {
+            throw new CancellationException("stopped before the first iterations were done");
+        }
+        return workers;
+    }
+
+    int done() {
+        return done.get();
+    }
+
+    private boolean isStopped() {
+        return monitor.stopRequested() || Thread.currentThread().isInterrupted();
+    }
+
+    private <W extends Work> void workOff(List<W> workers, ExecutorService threads, int end) {
+        if (threads == null) {
+            workOff(workers.get(0), end);
+            return;
+        }
+        List<Future<?>> futures = new ArrayList<>();
+        workers.forEach(worker -> futures.add(threads.submit(() -> workOff(worker, end))));
+        try {
+            for (Future<?> future : futures) {
+                future.get();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new CancellationException("interrupted");
+        } catch (ExecutionException e) {
+            throw new IllegalStateException("the simulation failed: " + e.getCause(), e.getCause());
+        }
+    }
+
+    private void workOff(Work worker, int end) {
+        while (!isStopped()) {
+            int first = next.getAndAdd(Simulation.BATCH);
+            if (first >= end) {
+                next.addAndGet(-Simulation.BATCH);
+                return;
+            }
+            int count = Math.min(Simulation.BATCH, end - first);
+            worker.batch(first, count);
+            monitor.progress(done.addAndGet(count), settings.iterations());
+        }
+    }
+}

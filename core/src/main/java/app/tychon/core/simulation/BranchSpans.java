@@ -1,0 +1,70 @@
+package app.tychon.core.simulation;
+
+import app.tychon.core.schedule.Branches;
+import app.tychon.core.schedule.Lanes;
+import app.tychon.core.schedule.Network;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** First start and last finish of every branch in the lanes of a batch, on the axis of the pass; one thread's own. */
+final class BranchSpans {
+    private final List<String> names;
+    private final Map<String, Integer> rows = new HashMap<>();
+    private final int[] above;
+    private final int[] rowOf;
+    final double[][] start;
+    final double[][] finish;
+
+    BranchSpans(Network network, int width) {
+        Branches branches = network.branches();
+        names = branches.deepestFirst();
+        for (int row = 0; row < names.size(); row++) {
+            rows.put(names.get(row), row);
+        }
+        above = names.stream()
+                .mapToInt(name -> branches.above(name).map(rows::get).orElse(-1))
+                .toArray();
+        rowOf = new int[network.size()];
+        for (int i = 0; i < rowOf.length; i++) {
+            rowOf[i] = rows.get(network.activity(i).wbs());
+        }
+        start = new double[names.size()][width];
+        finish = new double[names.size()][width];
+    }
+
+    int row(String branch) {
+        return rows.get(branch);
+    }
+
+    void begin(int count) {
+        for (int row = 0; row < start.length; row++) {
+            Arrays.fill(start[row], 0, count, Double.POSITIVE_INFINITY);
+            Arrays.fill(finish[row], 0, count, Double.NEGATIVE_INFINITY);
+        }
+    }
+
+    /** Takes in an activity that has been placed. */
+    void add(int position, Lanes lanes, int count) {
+        widen(rowOf[position], lanes.start[position], lanes.finish[position], count);
+    }
+
+    /** Takes the branches in by those above them. */
+    void rollUp(int count) {
+        for (int row = 0; row < above.length; row++) {
+            if (above[row] >= 0) {
+                widen(above[row], start[row], finish[row], count);
+            }
+        }
+    }
+
+    private void widen(int row, double[] starts, double[] finishes, int count) {
+        double[] first = start[row];
+        double[] last = finish[row];
+        for (int k = 0; k < count; k++) {
+            first[k] = Math.min(first[k], starts[k]);
+            last[k] = Math.max(last[k], finishes[k]);
+        }
+    }
+}

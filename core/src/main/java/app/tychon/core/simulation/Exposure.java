@@ -1,0 +1,36 @@
+package app.tychon.core.simulation;
+
+import java.util.Arrays;
+
+/**
+ * For how many years a recurring risk can strike: as long as the longest of its targets lasts, an activity by its sampled
+ * duration before any risk, a branch or the project by the plan; or a stated period.
+ *
+ * @param fixed           years that do not vary
+ * @param positions       activities whose sampled durations count
+ * @param yearsPerMinute  what a minute of each one's duration is in years of the clock, breaks in its work included
+ */
+record Exposure(double fixed, int[] positions, double[] yearsPerMinute) {
+    static final double MINUTES_PER_YEAR = 365.25 * 24 * 60;
+
+    /** The inputs that sampled durations come from. */
+    @FunctionalInterface
+    interface Source {
+        UncertainInput duration(int position);
+    }
+
+    static Exposure of(double years) {
+        return new Exposure(years, new int[0], new double[0]);
+    }
+
+    /** Fills {@link Strikes#years}. */
+    void years(Draws draws, int first, int count, Source durations, Strikes strikes, Scratch scratch) {
+        Arrays.fill(strikes.years, 0, count, fixed);
+        for (int p = 0; p < positions.length; p++) {
+            durations.duration(positions[p]).sample(draws, first, count, strikes.own, scratch);
+            for (int k = 0; k < count; k++) {
+                strikes.years[k] = Math.max(strikes.years[k], strikes.own[k] * yearsPerMinute[p]);
+            }
+        }
+    }
+}

@@ -1,0 +1,39 @@
+package app.tychon.core.simulation;
+
+import app.tychon.core.simulation.CostModel.Spending;
+import java.util.Arrays;
+
+/**
+ * Finish and cost alone of a run, for comparing many variations of a plan: nothing is kept of activities. Arrays hold a
+ * value an iteration; the values are those of {@link Simulation#run} with the same settings.
+ *
+ * @param finish instants in minutes
+ * @param duration working minutes of the project calendar
+ * @param cost money
+ */
+public record Outcomes(double[] finish, double[] duration, double[] cost) {
+
+    /**
+     * @throws java.util.concurrent.CancellationException when stopped before anything was done, or the thread is
+     *     interrupted
+     */
+    public static Outcomes of(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
+        Draws draws = new Draws(settings.seed(), settings.sampling());
+        Samples samples = new Samples(settings.iterations());
+        Batches batches = new Batches(settings, monitor);
+        batches.run(
+                () -> {
+                    BatchWorker worker = new BatchWorker(plan, draws);
+                    return (first, count) -> {
+                        worker.iterate(first, count, i -> {}, Spending.UNSEEN);
+                        samples.add(worker, first, count);
+                    };
+                },
+                done -> false);
+        int n = batches.done();
+        return new Outcomes(
+                Arrays.copyOf(samples.finish, n),
+                Arrays.copyOf(samples.duration, n),
+                samples.cost(plan, n).totals());
+    }
+}

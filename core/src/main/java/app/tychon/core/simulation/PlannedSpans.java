@@ -1,0 +1,58 @@
+package app.tychon.core.simulation;
+
+import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Lanes;
+import app.tychon.core.schedule.Network;
+
+/** The plan without uncertainty: when everything that money or risks stand on begins and ends, and how long it takes. */
+final class PlannedSpans {
+    private final Network network;
+    private final ForwardPass pass;
+    private final Lanes lanes;
+    private final BranchSpans spans;
+
+    PlannedSpans(Network network, ForwardPass pass) {
+        this.network = network;
+        this.pass = pass;
+        lanes = new Lanes(network.size(), 1);
+        spans = new BranchSpans(network, 1);
+        spans.begin(1);
+        for (int i = 0; i < network.size(); i++) {
+            lanes.duration[i][0] = network.expected(i);
+        }
+        pass.run(lanes, 1);
+        for (int i = 0; i < network.size(); i++) {
+            spans.add(i, lanes, 1);
+        }
+        spans.rollUp(1);
+    }
+
+    /** Minutes of the clock from start to finish of an activity, a branch or the project; 0 for an empty branch. */
+    double clockMinutes(String on) {
+        if (network.branches().isBranch(on)) {
+            int row = spans.row(on);
+            return isEmpty(row)
+                    ? 0
+                    : pass.endInstant(spans.finish[row][0]) - pass.spanStartInstant(spans.start[row][0]);
+        }
+        int i = network.position(on);
+        return pass.finishInstant(i, lanes.finish[i][0]) - pass.startInstant(i, lanes.start[i][0]);
+    }
+
+    /**
+     * Working minutes: of an activity as planned, of a hammock as it comes out, of a branch or the project those of the
+     * project calendar from first start to last finish.
+     */
+    double duration(String on) {
+        if (network.branches().isBranch(on)) {
+            int row = spans.row(on);
+            return isEmpty(row) ? 0 : pass.projectWork(spans.finish[row][0]) - pass.projectWork(spans.start[row][0]);
+        }
+        int i = network.position(on);
+        return network.isHammock(i) ? lanes.duration[i][0] : network.planned(i);
+    }
+
+    private boolean isEmpty(int row) {
+        return spans.finish[row][0] == Double.NEGATIVE_INFINITY;
+    }
+}

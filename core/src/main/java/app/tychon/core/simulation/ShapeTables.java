@@ -1,0 +1,35 @@
+package app.tychon.core.simulation;
+
+import app.tychon.core.model.Shape;
+import app.tychon.core.uncertainty.Distribution;
+import app.tychon.core.uncertainty.Distributions;
+import app.tychon.core.uncertainty.InverseTable;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentMap;
+import java.util.function.ObjIntConsumer;
+
+/** Distributions of shapes in their own units with their tables, each made once however many quantities have it. */
+final class ShapeTables {
+    /** A distribution and the quickest way to turn chances into its values. */
+    record Table(Distribution distribution, ObjIntConsumer<double[]> inverse) {
+        static Table of(Distribution distribution) {
+            return new Table(
+                    distribution,
+                    distribution.hasCostlyInverse() ? InverseTable.of(distribution)::inverse : distribution::inverse);
+        }
+    }
+
+    private record Key(Shape shape, boolean cutAtZero) {}
+
+    private final ConcurrentMap<Key, Table> tables = new ConcurrentHashMap<>();
+
+    /** A shape as it is. */
+    Table of(Shape shape) {
+        return tables.computeIfAbsent(new Key(shape, false), k -> Table.of(Distributions.of(shape, 1)));
+    }
+
+    /** A shape of something that is never below zero. */
+    Table notBelowZero(Shape shape) {
+        return tables.computeIfAbsent(new Key(shape, true), k -> Table.of(Distributions.ofDuration(shape, 1)));
+    }
+}

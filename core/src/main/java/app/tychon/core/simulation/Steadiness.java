@@ -1,0 +1,51 @@
+package app.tychon.core.simulation;
+
+import java.util.Arrays;
+
+/**
+ * When a run has seen enough: for every watched output the 95 % half-width of its mean and of a percentile is below a
+ * tolerance of its standard deviation. The percentile's interval is that of order statistics with the normal
+ * approximation to the binomial (Conover 1999).
+ *
+ * @param tolerance share of the standard deviation, above 0
+ * @param level     the percentile, between 0 and 1
+ */
+public record Steadiness(double tolerance, double level) {
+    /** Iterations between two looks. */
+    static final int STEP = 1000;
+
+    private static final double Z95 = 1.959963984540054;
+
+    /** @throws IllegalArgumentException for a tolerance or level that makes no sense */
+    public Steadiness {
+        if (!(tolerance > 0 && tolerance <= 1)) {
+            throw new IllegalArgumentException("the tolerance must lie above 0 and at most 1, not " + tolerance);
+        }
+        if (!(level > 0 && level < 1)) {
+            throw new IllegalArgumentException("the percentile's level must lie between 0 and 1, not " + level);
+        }
+    }
+
+    /**
+     * How far from steady the first {@code count} values are: the larger of the two half-widths as a share of the standard
+     * deviation. Zero where nothing varies.
+     */
+    public double width(double[] values, int count) {
+        double[] sorted = Arrays.copyOf(values, count);
+        Arrays.sort(sorted);
+        double mean = Arrays.stream(sorted).average().orElse(0);
+        double squares = Arrays.stream(sorted).map(v -> (v - mean) * (v - mean)).sum();
+        double sd = Math.sqrt(squares / Math.max(1, count - 1));
+        if (sd == 0) {
+            return 0;
+        }
+        double half = Z95 * Math.sqrt(count * level * (1 - level));
+        int low = (int) Math.max(0, Math.floor(count * level - half) - 1);
+        int high = (int) Math.min(count - 1, Math.ceil(count * level + half) - 1);
+        return Math.max(Z95 / Math.sqrt(count), (sorted[high] - sorted[low]) / 2 / sd);
+    }
+
+    boolean isReached(double[] values, int count) {
+        return width(values, count) <= tolerance;
+    }
+}
