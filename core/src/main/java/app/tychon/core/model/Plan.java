@@ -55,6 +55,21 @@ public record Plan(
                 risks);
     }
 
+    public Plan withCosts(List<CostLine> others) {
+        return new Plan(
+                project,
+                calendars,
+                wbs,
+                activities,
+                links,
+                grades,
+                correlations,
+                resources,
+                assignments,
+                others,
+                risks);
+    }
+
     public Plan withRisks(List<Risk> others) {
         return new Plan(
                 project,
