@@ -116,6 +116,8 @@ final class RiskRules {
             }
             if (occurred == 0) {
                 sum(name, risks, "", Risk::probability);
+            }
+            if (occurred == 0 && risks.stream().anyMatch(r -> r.response().isPresent())) {
                 sum(name, risks, " after response", r -> r.response()
                         .map(Response::probability)
                         .orElse(r.probability()));

@@ -7,7 +7,7 @@ import java.util.stream.IntStream;
 /**
  * Which activities lie on a longest path to the project's finish: those that finish it, and those from which a driving
  * link leads to one that does. Driving links are traced, float is not consulted, so calendars cannot hide a path.
- * O(activities + links) an iteration.
+ * O(activities + links) an iteration. For one thread at a time.
  */
 public final class CriticalTrace {
     private final Network network;
@@ -15,9 +15,15 @@ public final class CriticalTrace {
     /** Where each position's id stands in order; where several drive, the first counts, whatever the order of rows. */
     private final int[] rank;
 
+    private final int[] terminals;
+    /** Whether a position is critical in any lane; working space. */
+    private final boolean[] any;
+
     public CriticalTrace(Network network, ForwardPass pass) {
         this.network = network;
         this.pass = pass;
+        terminals = terminals();
+        any = new boolean[network.size()];
         rank = new int[network.size()];
         int[] sorted = IntStream.range(0, network.size())
                 .boxed()
@@ -29,35 +35,66 @@ public final class CriticalTrace {
         }
     }
 
+    /**
+     * Positions that can finish the project: no link holds a successor until after them. Where a successor takes no time
+     * it finishes the project too, and the trace comes from there.
+     */
+    private int[] terminals() {
+        boolean[] goesOn = new boolean[network.size()];
+        for (int i = 0; i < network.size(); i++) {
+            boolean isHeld = !network.isHammock(i) && !network.work(i).isFinished();
+            for (int link = network.firstIn(i); isHeld && link < network.firstIn(i + 1); link++) {
+                goesOn[network.from(link)] |= network.type(link).fromFinish() && network.lag(link) >= 0;
+            }
+        }
+        return IntStream.range(0, network.size())
+                .filter(i -> !goesOn[i] && !network.isHammock(i))
+                .toArray();
+    }
+
     /** Fills {@link Lanes#critical} and {@link Lanes#last} for the first {@code count} lanes, which the pass has run. */
     public void run(Lanes lanes, int count) {
         Arrays.fill(lanes.last, 0, count, -1);
-        for (int i = 0; i < network.size(); i++) {
+        Arrays.fill(any, false);
+        for (boolean[] row : lanes.critical) {
+            Arrays.fill(row, 0, count, false);
+        }
+        for (int i : terminals) {
             boolean[] critical = lanes.critical[i];
             double[] finish = lanes.finish[i];
-            boolean drivesNothing = network.isHammock(i);
             for (int k = 0; k < count; k++) {
-                critical[k] = !drivesNothing && lanes.end[k] - finish[k] <= ForwardPass.SAME;
-                if (critical[k] && (lanes.last[k] < 0 || rank[i] < rank[lanes.last[k]])) {
-                    lanes.last[k] = i;
-                }
-            }
-        }
-        for (int i = network.size() - 1; i >= 0; i--) {
-            boolean[] critical = lanes.critical[i];
-            for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
-                boolean[] before = lanes.critical[network.from(link)];
-                for (int k = 0; k < count; k++) {
-                    if (critical[k] && !before[k]) {
-                        before[k] = pass.drives(link, i, lanes, k);
+                if (lanes.end[k] - finish[k] <= ForwardPass.SAME) {
+                    critical[k] = true;
+                    any[i] = true;
+                    if (lanes.last[k] < 0 || rank[i] < rank[lanes.last[k]]) {
+                        lanes.last[k] = i;
                     }
                 }
             }
         }
+        for (int i = network.size() - 1; i >= 0; i--) {
+            for (int link = network.firstIn(i); any[i] && link < network.firstIn(i + 1); link++) {
+                any[network.from(link)] |= trace(link, i, lanes, count);
+            }
+        }
+    }
+
+    /** Marks the predecessor in every lane in which the successor is critical and the link drives it. */
+    private boolean trace(int link, int to, Lanes lanes, int count) {
+        boolean[] critical = lanes.critical[to];
+        boolean[] before = lanes.critical[network.from(link)];
+        boolean found = false;
+        for (int k = 0; k < count; k++) {
+            if (critical[k] && !before[k] && pass.drives(link, to, lanes, k)) {
+                before[k] = true;
+                found = true;
+            }
+        }
+        return found;
     }
 
     /** The activity that drives another in a lane, or -1 where none does; of several the first by id. */
-    public int driverOf(int position, Lanes lanes, int lane) {
+    int driverOf(int position, Lanes lanes, int lane) {
         int driver = -1;
         for (int link = network.firstIn(position); link < network.firstIn(position + 1); link++) {
             int from = network.from(link);
@@ -67,18 +104,5 @@ public final class CriticalTrace {
             }
         }
         return driver;
-    }
-
-    /** The driving path of a lane that has been run, from the activity that finishes the project back to its start. */
-    public int[] pathBack(Lanes lanes, int lane) {
-        int[] path = new int[Math.min(64, network.size())];
-        int length = 0;
-        for (int at = lanes.last[lane]; at >= 0; at = driverOf(at, lanes, lane)) {
-            if (length == path.length) {
-                path = Arrays.copyOf(path, 2 * length);
-            }
-            path[length++] = at;
-        }
-        return Arrays.copyOf(path, length);
     }
 }

@@ -1,10 +1,10 @@
 package app.tychon.core.simulation;
 
-import app.tychon.core.schedule.CriticalTrace;
-import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
+import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.RunResult.DrivingPath;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,16 +33,17 @@ final class DrivingPaths {
                 .toArray();
     }
 
-    /** Notes the paths of a batch that has been traced. */
-    void add(CriticalTrace trace, Lanes lanes, int first, int count) {
+    /** Notes the paths of a batch. */
+    void add(PathTrace trace, int first, int count) {
         for (int k = 0; k < count; k++) {
+            int[] path = trace.backwards(k);
             long hash = 0;
-            for (int at = lanes.last[k]; at >= 0; at = trace.driverOf(at, lanes, k)) {
-                hash = new Stream(hash * 31 + hashes[at]).nth(1).id();
+            for (int i = 0; i < trace.length(k); i++) {
+                hash = new Stream(hash * 31 + hashes[path[i]]).nth(1).id();
             }
             pathOf[first + k] = hash;
             if (!paths.containsKey(hash)) {
-                paths.put(hash, trace.pathBack(lanes, k));
+                paths.put(hash, Arrays.copyOf(path, trace.length(k)));
             }
         }
     }

@@ -15,8 +15,8 @@ record FactorChances(Stream group, Stream own, double common, double alone) impl
 
     @Override
     public void fill(Draws draws, int first, int count, double[] out, Scratch scratch) {
-        draws.fill(group, first, count, scratch.normals, scratch.words);
-        draws.fill(own, first, count, out, scratch.words);
+        draws.fill(group, first, count, scratch.normals, scratch);
+        draws.fill(own, first, count, out, scratch);
         for (int k = 0; k < count; k++) {
             out[k] = NormalTable.cumulative(
                     common * NormalTable.inverse(scratch.normals[k]) + alone * NormalTable.inverse(out[k]));

@@ -18,7 +18,7 @@ record MatrixChances(Mixture mixture, int member) implements Chances {
                 Arrays.fill(row, 0, count, 0);
             }
             for (int j = 0; j < size(); j++) {
-                draws.fill(streams.get(j), first, count, scratch.normals, scratch.words);
+                draws.fill(streams.get(j), first, count, scratch.normals, scratch);
                 for (int k = 0; k < count; k++) {
                     scratch.normals[k] = NormalTable.inverse(scratch.normals[k]);
                 }

@@ -92,12 +92,14 @@ final class OutputSamples {
         }
     }
 
-    /** Finishes of the watched activities, by which a run may be judged steady. */
-    List<double[]> watchedFinishes(Network network) {
+    /** First finishes of the watched activities in the project's working time, by which a run may be judged steady. */
+    List<double[]> watchedFinishes(Network network, int count) {
         return kept.stream()
                 .filter(one ->
                         one.position() >= 0 && network.activity(one.position()).watch())
-                .map(one -> one.output().finish())
+                .map(one -> Arrays.stream(one.output().finish(), 0, count)
+                        .map(network.projectTime()::work)
+                        .toArray())
                 .toList();
     }
 

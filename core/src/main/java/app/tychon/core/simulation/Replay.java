@@ -3,6 +3,7 @@ package app.tychon.core.simulation;
 import app.tychon.core.model.Activity;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
+import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.CostModel.Spending;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -114,9 +115,11 @@ public record Replay(
     }
 
     private static List<String> path(Network network, BatchWorker worker, int lane) {
+        PathTrace trace = new PathTrace(network.size(), LANES, worker.trace);
+        trace.run(worker.lanes, LANES);
         List<String> path = new ArrayList<>();
-        for (int position : worker.trace.pathBack(worker.lanes, lane)) {
-            path.add(0, network.activity(position).id());
+        for (int i = trace.length(lane) - 1; i >= 0; i--) {
+            path.add(network.activity(trace.backwards(lane)[i]).id());
         }
         return path;
     }

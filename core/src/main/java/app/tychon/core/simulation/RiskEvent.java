@@ -35,7 +35,7 @@ record RiskEvent(
     /** Fills how often it strikes in each of the first {@code count} lanes. */
     void strike(Draws draws, int first, int count, Exposure.Source durations, Strikes strikes, Scratch scratch) {
         int[] out = strikes.count[index];
-        draws.fill(draw, first, count, strikes.draws, scratch.words);
+        draws.fill(draw, first, count, strikes.draws, scratch);
         for (int k = 0; k < count; k++) {
             double u = strikes.draws[k];
             boolean free = condition < 0 || strikes.count[condition][k] > 0 == occurs;

@@ -5,7 +5,10 @@ import java.util.Map;
 
 /** Working space of one thread for draws. */
 final class Scratch {
-    final int[] words = new int[4];
+    /** Random words, with room for the last pair of calls to write all of theirs. */
+    final int[] words = new int[Simulation.BATCH + 8];
+
+    final int[] strata = new int[Simulation.BATCH];
     final double[] normals = new double[Simulation.BATCH];
     private final Map<MatrixChances.Mixture, Mixed> mixed = new IdentityHashMap<>();
 

@@ -4,6 +4,7 @@ import app.tychon.core.model.Shape;
 import app.tychon.core.uncertainty.Distribution;
 import app.tychon.core.uncertainty.Distributions;
 import app.tychon.core.uncertainty.InverseTable;
+import app.tychon.core.uncertainty.PertTables;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentMap;
 import java.util.function.ObjIntConsumer;
@@ -21,15 +22,24 @@ final class ShapeTables {
 
     private record Key(Shape shape, boolean cutAtZero) {}
 
+    private final PertTables perts = new PertTables();
     private final ConcurrentMap<Key, Table> tables = new ConcurrentHashMap<>();
+
+    private Table table(Distribution distribution) {
+        if (!distribution.hasCostlyInverse()) {
+            return Table.of(distribution);
+        }
+        InverseTable table = PertTables.fits(distribution) ? perts.of(distribution) : InverseTable.of(distribution);
+        return new Table(distribution, table::inverse);
+    }
 
     /** A shape as it is. */
     Table of(Shape shape) {
-        return tables.computeIfAbsent(new Key(shape, false), k -> Table.of(Distributions.of(shape, 1)));
+        return tables.computeIfAbsent(new Key(shape, false), k -> table(Distributions.of(shape, 1)));
     }
 
     /** A shape of something that is never below zero. */
     Table notBelowZero(Shape shape) {
-        return tables.computeIfAbsent(new Key(shape, true), k -> Table.of(Distributions.ofDuration(shape, 1)));
+        return tables.computeIfAbsent(new Key(shape, true), k -> table(Distributions.ofDuration(shape, 1)));
     }
 }

@@ -1,6 +1,7 @@
 package app.tychon.core.simulation;
 
 import app.tychon.core.schedule.Network;
+import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.CostModel.Spending;
 import app.tychon.core.simulation.RunResult.RiskResult;
 import java.util.Arrays;
@@ -15,8 +16,11 @@ import java.util.concurrent.CancellationException;
  * is {@link BatchWorker#iterate}. O(iterations × (activities + links)).
  */
 public final class Simulation {
-    /** Iterations side by side; divides the hypercube's block and is a multiple of four. */
-    static final int BATCH = 100;
+    /** Iterations side by side; one block of the hypercube. */
+    static final int BATCH = Draws.BLOCK;
+
+    /** Iterations that show what range to expect of each activity. */
+    private static final int PILOT = 100;
 
     private final CompiledPlan plan;
     private final Network network;
@@ -43,7 +47,7 @@ public final class Simulation {
         paths = new DrivingPaths(network, settings.iterations());
         planDuration = network.projectTime().work(plan.schedule().finish()) - network.workAtStart();
         BatchWorker pilot = new BatchWorker(plan, draws);
-        int count = Math.min(BATCH, settings.iterations());
+        int count = Math.min(PILOT, settings.iterations());
         pilot.iterate(0, count, i -> {}, Spending.UNSEEN);
         tallies = ActivityTallies.forPilot(pilot.lanes, count);
         sums = new OrderedSums(ActivityTallies.sumsSize(network.size()));
@@ -89,16 +93,19 @@ public final class Simulation {
                 paths.result(n, duration));
     }
 
-    /** Whether finish, cost and every watched finish are known well enough. */
+    /**
+     * Whether finish, cost and every watched finish are known well enough. Finishes count in working time: that two futures
+     * lie on either side of a weekend is no uncertainty.
+     */
     private boolean isSteady(int done) {
         if (settings.until().isEmpty()) {
             return false;
         }
         Steadiness until = settings.until().get();
         double[] cost = samples.cost(plan, done).totals();
-        return until.isReached(samples.finish, done)
+        return until.isReached(samples.duration, done)
                 && until.isReached(cost, done)
-                && outputs.watchedFinishes(network).stream().allMatch(finish -> until.isReached(finish, done));
+                && outputs.watchedFinishes(network, done).stream().allMatch(finish -> until.isReached(finish, done));
     }
 
     private List<RiskResult> riskResults(int n) {
@@ -112,6 +119,7 @@ public final class Simulation {
     /** What one thread simulates with, and how it records a batch. */
     private final class Recorder implements Batches.Work {
         private final BatchWorker worker = new BatchWorker(plan, draws);
+        private final PathTrace pathTrace = new PathTrace(network.size(), BATCH, worker.trace);
         private final ActivityTallies part = tallies.sibling();
         private final double[] deviations = new double[BATCH];
 
@@ -125,7 +133,8 @@ public final class Simulation {
             part.addCritical(worker.lanes, count, deviations, batchSums);
             samples.add(worker, first, count);
             outputs.add(worker, first, count);
-            paths.add(worker.trace, worker.lanes, first, count);
+            pathTrace.run(worker.lanes, count);
+            paths.add(pathTrace, first, count);
             sums.add(first / BATCH, batchSums);
             ownerSums.add(
                     first / BATCH,

@@ -46,6 +46,6 @@ record Stream(long id) implements Chances {
 
     @Override
     public void fill(Draws draws, int first, int count, double[] out, Scratch scratch) {
-        draws.fill(this, first, count, out, scratch.words);
+        draws.fill(this, first, count, out, scratch);
     }
 }

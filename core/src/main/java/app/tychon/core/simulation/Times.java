@@ -58,7 +58,7 @@ sealed interface Times {
                 int[] out,
                 Scratch scratch) {
             exposure.years(draws, first, count, durations, strikes, scratch);
-            draws.fill(stream, first, count, strikes.draws, scratch.words);
+            draws.fill(stream, first, count, strikes.draws, scratch);
             for (int k = 0; k < count; k++) {
                 out[k] *= number(rate * strikes.years[k], strikes.draws[k]);
             }

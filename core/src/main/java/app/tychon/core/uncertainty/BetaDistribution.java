@@ -69,6 +69,14 @@ public final class BetaDistribution implements Distribution {
         return low + (high - low) * InverseSolver.solve(standard::value, this::standardDensity, p, 0, 1, start);
     }
 
+    public double alpha() {
+        return alpha;
+    }
+
+    public double beta() {
+        return beta;
+    }
+
     @Override
     public boolean hasCostlyInverse() {
         return true;

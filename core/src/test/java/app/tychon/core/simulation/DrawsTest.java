@@ -3,6 +3,7 @@ package app.tychon.core.simulation;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -13,7 +14,8 @@ class DrawsTest {
         double[] some = new double[Simulation.BATCH];
         for (int first = 0; first < n; first += Simulation.BATCH) {
             int count = Math.min(Simulation.BATCH, n - first);
-            new Draws(seed, sampling).fill(Stream.of(Stream.Role.DURATION, identity), first, count, some, new int[4]);
+            new Draws(seed, sampling)
+                    .fill(Stream.of(Stream.Role.DURATION, identity), first, count, some, new Scratch());
             System.arraycopy(some, 0, all, first, count);
         }
         return all;
@@ -28,10 +30,19 @@ class DrawsTest {
                 .containsExactly(0xd16cfe09, 0x94fdcceb, 0x5001e420, 0x24126ea1);
     }
 
+    @Test
+    void theSecondOfAPairIsThatOfTheNextCounter() {
+        for (int counter : new int[] {0, 1, 77, -1, Integer.MAX_VALUE}) {
+            int[] pair = new int[8];
+            Philox.generatePair(counter, 5, 6, 7, 8, 9, pair, 0);
+            assertThat(Arrays.copyOfRange(pair, 4, 8)).isEqualTo(philox(counter + 1, 5, 6, 7, 8, 9));
+        }
+    }
+
     private static int[] philox(int c0, int c1, int c2, int c3, int k0, int k1) {
-        int[] out = new int[4];
-        Philox.generate(c0, c1, c2, c3, k0, k1, out);
-        return out;
+        int[] out = new int[8];
+        Philox.generatePair(c0, c1, c2, c3, k0, k1, out, 0);
+        return Arrays.copyOf(out, 4);
     }
 
     @Test
@@ -100,7 +111,7 @@ class DrawsTest {
     void aDrawDependsOnSeedStreamAndIterationAlone() {
         double[] whole = draws(Sampling.LATIN, 5, "A", 1000);
         double[] part = new double[Simulation.BATCH];
-        new Draws(5, Sampling.LATIN).fill(Stream.of(Stream.Role.DURATION, "A"), 700, 100, part, new int[4]);
+        new Draws(5, Sampling.LATIN).fill(Stream.of(Stream.Role.DURATION, "A"), 700, 100, part, new Scratch());
         assertThat(part[17]).isEqualTo(whole[717]);
         assertThat(draws(Sampling.LATIN, 6, "A", 1)[0]).isNotEqualTo(whole[0]);
         assertThat(draws(Sampling.LATIN, 5, "B", 1)[0]).isNotEqualTo(whole[0]);

@@ -8,14 +8,13 @@ import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.Action;
 import app.tychon.core.model.Basis;
+import app.tychon.core.model.CostLine;
+import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.Impact.Draw;
 import app.tychon.core.model.Impact.Effect;
 import app.tychon.core.model.LinkType;
-import app.tychon.core.model.Resource;
-import java.util.Optional;
 import app.tychon.core.model.Plan;
-import app.tychon.core.model.CostTiming;
-import app.tychon.core.model.CostLine;
+import app.tychon.core.model.Resource;
 import app.tychon.core.model.Response;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
@@ -26,6 +25,7 @@ import app.tychon.core.simulation.Variation.RiskSetting;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class MoneyTest {
@@ -135,7 +135,9 @@ class MoneyTest {
         for (int i = 0; i < 1000; i++) {
             assertThat(a.cost()[i]).isCloseTo(500 * a.duration()[i] / (5 * DAY), within(1e-9));
             assertThat(whole.cost()[i]).isCloseTo(a.cost()[i] + 900, within(1e-9));
-            assertThat(b.finish()[i]).isEqualTo(result.finish()[i]).isEqualTo(output(result, "M").finish()[i]);
+            assertThat(b.finish()[i])
+                    .isEqualTo(result.finish()[i])
+                    .isEqualTo(output(result, "M").finish()[i]);
             assertThat(whole.start()[i]).isEqualTo(result.start()[i]).isEqualTo(a.start()[i]);
             assertThat(a.duration()[i] + b.duration()[i]).isCloseTo(result.duration()[i], within(1e-6));
         }
@@ -147,12 +149,7 @@ class MoneyTest {
                 0.1,
                 List.of(),
                 List.of(new Action(
-                        "Act",
-                        620,
-                        LocalDate.of(2027, 3, 1),
-                        LocalDate.of(2027, 4, 30),
-                        "",
-                        Action.State.PLANNED)));
+                        "Act", 620, LocalDate.of(2027, 3, 1), LocalDate.of(2027, 4, 30), "", Action.State.PLANNED)));
         CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
                         .task("A", 30, new Shape.Triangular(20, 30, 60))
                         .task("B", 20, new Shape.Pert(15, 20, 40, 4))

@@ -28,8 +28,7 @@ class ProgressTest {
     private static final double DAY = 480;
 
     private static RunResult run(Plan plan) {
-        return Simulation.run(
-                CompiledPlan.of(plan), new RunSettings(4000, 3, Sampling.LATIN, 2), RunMonitor.NONE);
+        return Simulation.run(CompiledPlan.of(plan), new RunSettings(4000, 3, Sampling.LATIN, 2), RunMonitor.NONE);
     }
 
     private static Map<String, ScheduledActivity> dates(Plan plan) {
@@ -76,10 +75,8 @@ class ProgressTest {
         Activity b = plan.activities().get(1);
         Plan said = plan.withActivities(plan.activities().stream()
                 .map(a -> a.id().equals("B")
-                        ? b.withProgress(new Progress(
-                                b.progress().actualStart(),
-                                Optional.empty(),
-                                WorkDuration.parse("2d")))
+                        ? b.withProgress(
+                                new Progress(b.progress().actualStart(), Optional.empty(), WorkDuration.parse("2d")))
                         : a)
                 .toList());
         assertThat(date(dates(said).get("B").earlyFinish())).isEqualTo(LocalDateTime.parse("2027-03-16T17:00"));

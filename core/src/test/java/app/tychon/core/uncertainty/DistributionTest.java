@@ -80,7 +80,22 @@ class DistributionTest {
     @ParameterizedTest
     @MethodSource("costlyToInvert")
     void theTableKeepsWithinAHundredThousandthOfTheQuartiles(Distribution d) {
-        InverseTable table = InverseTable.of(d);
+        assertExact(InverseTable.of(d), d);
+    }
+
+    @Test
+    void tablesOfPertsKeepWithinItToo() {
+        PertTables tables = new PertTables();
+        for (double likely : new double[] {0, 0.003, 0.01, 0.12, 0.25, 0.4999, 0.5, 0.77, 0.98, 0.9973, 1}) {
+            Distribution d = PertDistribution.of(100, 100 + 40 * likely, 140, 4);
+            assertThat(PertTables.fits(d)).isTrue();
+            assertExact(tables.of(d), d);
+        }
+        assertThat(PertTables.fits(PertDistribution.of(1, 2, 3, 5))).isFalse();
+        assertThat(PertTables.fits(BetaDistribution.of(0.5, 5.5, 0, 1))).isFalse();
+    }
+
+    private static void assertExact(InverseTable table, Distribution d) {
         double bound = 1e-5 * (d.inverse(0.75) - d.inverse(0.25));
         for (double tail = 1e-4; tail <= 0.5; tail *= 1.003) {
             assertThat(table.inverse(tail)).isCloseTo(d.inverse(tail), within(bound));

@@ -1,0 +1,269 @@
+package app.tychon.core.analysis;
+
+import static app.tychon.core.Risks.threat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import app.tychon.core.PlanBuilder;
+import app.tychon.core.RandomPlans;
+import app.tychon.core.analysis.JointSample.Quadrants;
+import app.tychon.core.analysis.Staircase.Cause;
+import app.tychon.core.analysis.Staircase.CostStep;
+import app.tychon.core.analysis.Staircase.Step;
+import app.tychon.core.model.Basis;
+import app.tychon.core.model.Correlation;
+import app.tychon.core.model.Impact.Draw;
+import app.tychon.core.model.Impact.Effect;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Response;
+import app.tychon.core.model.Shape;
+import app.tychon.core.model.WorkDuration;
+import app.tychon.core.simulation.ActivityResult;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.Input;
+import app.tychon.core.simulation.Inputs;
+import app.tychon.core.simulation.Outcomes;
+import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunResult.DrivingPath;
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.Steadiness;
+import app.tychon.core.simulation.Variation;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.CancellationException;
+import org.junit.jupiter.api.Test;
+
+/** What the analyses say that lead to a decision. */
+class DecisionTest {
+    private static final int N = 20_000;
+    private static final double DAY = 480;
+    private static final RunSettings SETTINGS = new RunSettings(N, 17, Sampling.LATIN, 2);
+
+    private static RunResult run(CompiledPlan plan) {
+        return Simulation.run(plan, SETTINGS, RunMonitor.NONE);
+    }
+
+    @Test
+    void quadrantsOfIndependentUniformsAreProducts() {
+        Random random = new Random(3);
+        double[] x = random.doubles(N).toArray();
+        double[] y = random.doubles(N).toArray();
+        Quadrants shares = JointSample.of(x, y).quadrants(0.3, 0.6);
+        double error = 4 * 0.5 / Math.sqrt(N);
+        assertThat(shares.both()).isCloseTo(0.18, within(error));
+        assertThat(shares.onlyX()).isCloseTo(0.12, within(error));
+        assertThat(shares.onlyY()).isCloseTo(0.42, within(error));
+        assertThat(shares.neither()).isCloseTo(0.28, within(error));
+        assertThat(shares.both() + shares.onlyX() + shares.onlyY() + shares.neither())
+                .isCloseTo(1, within(1e-12));
+    }
+
+    @Test
+    void pairsOfLimitsHoldTogetherWithTheChanceAskedFor() {
+        RunResult result = run(CompiledPlan.of(RandomPlans.risky(4, 30)));
+        JointSample joint = JointSample.of(result.finish(), result.cost().totals());
+        List<JointSample.Pair> pairs = joint.pairs(0.8, 12);
+        assertThat(pairs).hasSize(12);
+        for (JointSample.Pair pair : pairs) {
+            assertThat(joint.chance(pair.x(), pair.y())).isBetween(0.8, 0.8 + 2.0 / N);
+        }
+        assertThat(pairs.get(0).y()).isGreaterThanOrEqualTo(pairs.get(11).y());
+        assertThatThrownBy(() -> JointSample.of(new double[2], new double[3])).hasMessageContaining("2 and 3");
+    }
+
+    private static Plan staircase() {
+        return new PlanBuilder()
+                .task("A", 50, new Shape.Triangular(45, 50, 80))
+                .task("B", 50, new Shape.Triangular(45, 50, 80))
+                .link("A", "B")
+                .cost("C", "project", 1000, 0.5, new Shape.Uniform(0.9, 1.3))
+                .correlation(Correlation.group("R", "", List.of("A", "B"), 0.8))
+                .risk(threat("K", 0.5)
+                        .addsDays(new Shape.Fixed(20), "B")
+                        .impact(Effect.ADD_COST, Draw.SHARED, new Shape.Fixed(100), Basis.MONEY, "B")
+                        .response(new Response(0, List.of(), List.of()))
+                        .risk())
+                .build();
+    }
+
+    @Test
+    void theStaircaseGoesFromThePlanToTheWholeAndBackDownByTheResponses() {
+        CompiledPlan plan = CompiledPlan.of(staircase());
+        List<Step> steps = Staircase.of(plan, SETTINGS, 0.8, RunMonitor.NONE);
+        assertThat(steps).extracting(Step::cause).containsExactly(Cause.values());
+        assertThat(steps.get(0).duration() / DAY).isCloseTo(100, within(1e-9));
+        assertThat(steps.get(0).cost()).isCloseTo(1000, within(1e-9));
+        for (int i = 1; i <= 3; i++) {
+            assertThat(steps.get(i).duration()).isGreaterThan(steps.get(i - 1).duration());
+        }
+        assertThat(steps.get(3).finish())
+                .isEqualTo(Sample.of(run(plan).finish()).percentile(0.8));
+        // The response takes the risk away, so the last step is the one before it came.
+        assertThat(steps.get(4).duration()).isEqualTo(steps.get(2).duration());
+    }
+
+    @Test
+    void theCostsOwnStaircaseEndsAtTheTotal() {
+        RunResult result = run(CompiledPlan.of(staircase()));
+        List<CostStep> steps = Staircase.ofCost(result.cost(), 0.8);
+        assertThat(steps.get(0).cost()).isEqualTo(1000);
+        assertThat(steps.get(4).cost())
+                .isCloseTo(Sample.of(result.cost().totals()).percentile(0.8), within(1e-9));
+    }
+
+    @Test
+    void removingAnInputSaysWhatItIsWorth() {
+        CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
+                .task("A", 50, new Shape.Uniform(50, 90))
+                .task("B", 50, new Shape.Uniform(48, 52))
+                .link("A", "B")
+                .risk(threat("K", 1).addsDays(new Shape.Uniform(5, 15), "B").risk())
+                .build());
+        List<Input> inputs = Inputs.of(plan).all();
+        List<Removal> told = new ArrayList<>();
+        List<Removal> removals =
+                Removal.of(plan, SETTINGS, inputs, Outcomes::duration, 0.5, RunMonitor.NONE, told::add);
+        assertThat(told).isEqualTo(removals);
+        assertThat(removals)
+                .extracting(r -> r.input().kind())
+                .containsExactly(Input.Kind.ESTIMATE, Input.Kind.ESTIMATE, Input.Kind.IMPACT);
+        // The medians add up, nearly: 70 + 50 + 10 days; A held at its planned 50 leaves 110.
+        assertThat(removals.get(0).value() / DAY).isCloseTo(110, within(0.3));
+        assertThat(removals.get(0).effect() / DAY).isCloseTo(20, within(0.5));
+        assertThat(removals.get(1).effect() / DAY).isCloseTo(0, within(0.3));
+        Variation off = plan.variation().holding(new Input.Key(Input.Kind.OCCURRENCE, "K", 0));
+        assertThat(Sample.of(Outcomes.of(plan.with(off), SETTINGS, RunMonitor.NONE)
+                                        .duration())
+                                .max()
+                        / DAY)
+                .isLessThanOrEqualTo(142);
+    }
+
+    @Test
+    void removalAndStaircaseCanBeStopped() {
+        CompiledPlan plan = CompiledPlan.of(staircase());
+        List<Removal> told = new ArrayList<>();
+        RunMonitor afterTwo = new RunMonitor() {
+            @Override
+            public boolean stopRequested() {
+                return told.size() >= 2;
+            }
+        };
+        List<Removal> removals =
+                Removal.of(plan, SETTINGS, Inputs.of(plan).all(), Outcomes::duration, 0.8, afterTwo, told::add);
+        assertThat(removals).hasSize(2);
+        assertThatThrownBy(() -> Staircase.of(plan, SETTINGS, 0.8, afterTwo)).isInstanceOf(CancellationException.class);
+    }
+
+    @Test
+    void drivingPathsAreCountedWithTheirShares() {
+        RunResult result = run(CompiledPlan.of(new PlanBuilder()
+                .task("S", 5)
+                .task("P", 10, new Shape.Uniform(0, 20))
+                .task("Q", 10, new Shape.Uniform(0, 20))
+                .milestone("E")
+                .link("S", "P")
+                .link("S", "Q")
+                .link("P", "E")
+                .link("Q", "E")
+                .build()));
+        assertThat(result.paths()).hasSize(2);
+        double error = 4 * 0.5 / Math.sqrt(N);
+        for (DrivingPath path : result.paths()) {
+            assertThat(path.activities()).hasSize(3).startsWith("S").endsWith("E");
+            assertThat(path.share()).isCloseTo(0.5, within(error));
+            // The larger of two uniforms on (0, 20) has mean 40/3.
+            assertThat(path.meanDuration() / DAY).isCloseTo(5 + 40 / 3.0, within(0.2));
+        }
+    }
+
+    @Test
+    void crucialityAndTheSensitivityIndexFollowTheirDefinitions() {
+        RunResult result = run(CompiledPlan.of(new PlanBuilder()
+                .task("A", 10, new Shape.Uniform(0, 30))
+                .task("B", 10, new Shape.Uniform(0, 40))
+                .link("A", "B")
+                .build()));
+        ActivityResult a = result.activities().get(0);
+        // Correlation of a term with an independent sum: its share of the standard deviation.
+        assertThat(a.cruciality()).isCloseTo(0.6, within(4 / Math.sqrt(N)));
+        double project = Sample.of(result.duration()).standardDeviation();
+        assertThat(ScheduleSensitivity.index(a, project)).isCloseTo(0.6, within(0.01));
+        assertThat(ScheduleSensitivity.index(a, 0)).isZero();
+    }
+
+    @Test
+    void measuresRollUpToBranchesAndCategories() {
+        Plan plan = new PlanBuilder()
+                .branch("B", "W")
+                .branch("BB", "B")
+                .task("A", "BB", "std", WorkDuration.days(10), new Shape.Uniform(5, 20))
+                .task("C", 10, new Shape.Uniform(5, 20))
+                .link("A", "C")
+                .cost("M", "BB", 100, 1, new Shape.Uniform(0.5, 2))
+                .risk(threat("K", 0.5).addsDays(new Shape.Uniform(1, 9), "C").risk())
+                .build();
+        CompiledPlan compiled = CompiledPlan.of(plan);
+        List<Driver> drivers =
+                Sensitivity.drivers(Inputs.of(compiled), SETTINGS, run(compiled).duration());
+        RollUp rollUp = RollUp.of(plan);
+        List<RollUp.Sum> second = rollUp.byBranch(drivers, Driver::input, Driver::contribution, 2);
+        assertThat(second).extracting(RollUp.Sum::group).containsExactlyInAnyOrder("B", "W");
+        List<RollUp.Sum> first = rollUp.byBranch(drivers, Driver::input, Driver::contribution, 1);
+        assertThat(first).singleElement().satisfies(sum -> assertThat(sum.value())
+                .isCloseTo(second.get(0).value() + second.get(1).value(), within(1e-12)));
+        assertThat(rollUp.byCategory(drivers, Driver::input, Driver::contribution, 1))
+                .singleElement()
+                .satisfies(sum -> assertThat(sum.group()).isEqualTo("Site"));
+        assertThat(rollUp.byCategory(drivers, Driver::input, Driver::contribution, 2))
+                .extracting(RollUp.Sum::group)
+                .containsExactly("Site/Weather");
+    }
+
+    @Test
+    void aRunStopsWhenItIsSteadyAtTheSameIterationOnAnyNumberOfThreads() {
+        CompiledPlan plan = CompiledPlan.of(RandomPlans.oneCalendar(3, 20));
+        Steadiness enough = new Steadiness(0.04, 0.8);
+        RunResult one = steady(plan, enough, 1);
+        RunResult three = steady(plan, enough, 3);
+        assertThat(one.iterations()).isBetween(2000, 19_000).isEqualTo(three.iterations());
+        assertThat(one.finish()).isEqualTo(three.finish());
+        assertThat(width(enough, one, one.iterations())).isLessThanOrEqualTo(0.04);
+        assertThat(width(enough, one, one.iterations() - 1000)).isGreaterThan(0.04);
+        assertThatThrownBy(() -> new Steadiness(0, 0.8)).hasMessageContaining("tolerance");
+        assertThatThrownBy(() -> new Steadiness(0.1, 1)).hasMessageContaining("level");
+    }
+
+    private static double width(Steadiness enough, RunResult run, int iterations) {
+        return Math.max(
+                enough.width(run.duration(), iterations),
+                enough.width(run.cost().totals(), iterations));
+    }
+
+    private static RunResult steady(CompiledPlan plan, Steadiness enough, int threads) {
+        RunSettings settings = new RunSettings(N, 2, Sampling.LATIN, threads, Optional.of(enough));
+        return Simulation.run(plan, settings, RunMonitor.NONE);
+    }
+
+    @Test
+    void aRisksOccurrenceSwingsByWhatItCosts() {
+        CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
+                .task("A", 50)
+                .risk(threat("K", 0.1).addsDays(new Shape.Fixed(7), "A").risk())
+                .build());
+        List<Driver> drivers =
+                Sensitivity.drivers(Inputs.of(plan), SETTINGS, run(plan).duration());
+        assertThat(drivers).singleElement().satisfies(driver -> {
+            assertThat(driver.input().kind()).isEqualTo(Input.Kind.OCCURRENCE);
+            assertThat(driver.swing() / DAY).isCloseTo(7, within(1e-9));
+            assertThat(driver.contribution()).isCloseTo(1, within(1e-9));
+            assertThat(driver.pearson()).isCloseTo(1, within(1e-9));
+        });
+    }
+}
