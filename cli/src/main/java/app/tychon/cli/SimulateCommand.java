@@ -3,7 +3,6 @@ package app.tychon.cli;
 import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.Driver;
 import app.tychon.core.analysis.Sensitivity;
-import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.Inputs;
@@ -19,7 +18,6 @@ import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -35,9 +33,6 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "Simulates a project file: percentiles of finish and cost, and what drives them.")
 final class SimulateCommand implements Callable<Integer> {
-    private static final int FAILED = 1;
-    private static final int BAD_INPUT = 2;
-
     /** Whose probabilities and impacts count. */
     enum Responses {
         NONE(RiskSetting.CURRENT),
@@ -82,7 +77,11 @@ final class SimulateCommand implements Callable<Integer> {
     private Path samples;
 
     @Override
-    public Integer call() throws IOException {
+    public Integer call() {
+        return new Complaints(spec).exitCode(this::simulate);
+    }
+
+    private void simulate() throws IOException {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
             int cores = Runtime.getRuntime().availableProcessors();
             RunSettings settings = new RunSettings(iterations, seed, sampling, threads == null ? cores : threads);
@@ -91,19 +90,6 @@ final class SimulateCommand implements Callable<Integer> {
             CompiledPlan compiled = CompiledPlan.of(plan).with(Variation.CURRENT.withRisks(responses.setting));
             RunResult result = Simulation.run(compiled, settings, RunMonitor.NONE);
             report(plan, compiled, result, (System.nanoTime() - began) / 1e9);
-            return 0;
-        } catch (InvalidPlanException e) {
-            e.problems().forEach(problem -> complain(problem.toString()));
-            return BAD_INPUT;
-        } catch (IllegalArgumentException e) {
-            complain(e.getMessage());
-            return BAD_INPUT;
-        } catch (NoSuchFileException e) {
-            complain("there is no file " + e.getFile());
-            return BAD_INPUT;
-        } catch (IOException e) {
-            complain(e.getClass().getSimpleName() + ": " + e.getMessage());
-            return FAILED;
         }
     }
 
@@ -122,10 +108,5 @@ final class SimulateCommand implements Callable<Integer> {
         if (samples != null) {
             SamplesCsv.write(result, samples);
         }
-    }
-
-    private void complain(String sentence) {
-        spec.commandLine().getErr().println(sentence);
-        spec.commandLine().getErr().flush();
     }
 }

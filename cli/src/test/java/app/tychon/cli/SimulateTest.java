@@ -139,4 +139,44 @@ class SimulateTest {
         assertThat(simulate.getCommandSpec().options())
                 .allSatisfy(option -> assertThat(option.description()).isNotEmpty());
     }
+
+    @Test
+    void risksCorrelationsAndPathsAreReportedBeforeAndAfterResponses() throws IOException {
+        Path out = folder.resolve("demo.json");
+        String demo = Path.of("..", "examples", "kestrel-ridge.tychon.json").toString();
+        assertThat(run("simulate", demo, "--iterations", "2000", "--seed", "4", "--json", out.toString()))
+                .isZero();
+        JsonNode current = new ObjectMapper().readTree(out.toFile());
+        assertThat(run(
+                        "simulate",
+                        demo,
+                        "--iterations",
+                        "2000",
+                        "--seed",
+                        "4",
+                        "--responses",
+                        "all",
+                        "--json",
+                        out.toString()))
+                .isZero();
+        JsonNode after = new ObjectMapper().readTree(out.toFile());
+        assertThat(current.at("/risks")).hasSize(16);
+        assertThat(current.at("/risks/1/id").asText()).isEqualTo("R02");
+        assertThat(current.at("/risks/1/occurred").asDouble()).isCloseTo(0.3, within(0.002));
+        assertThat(after.at("/risks/1/occurred").asDouble()).isCloseTo(0.15, within(0.002));
+        assertThat(after.at("/cost/meanByCause/actions").asDouble()).isEqualTo(147_000);
+        assertThat(current.at("/cost/meanByCause/actions").asDouble()).isZero();
+        assertThat(after.at("/duration/mean").asDouble())
+                .isLessThan(current.at("/duration/mean").asDouble());
+        assertThat(current.at("/correlations/0/asked/1/0").asDouble()).isEqualTo(0.4);
+        assertThat(current.at("/correlations/0/achieved/1/0").asDouble()).isCloseTo(0.4, within(0.07));
+        assertThat(current.at("/correlations/1/asked/3")).hasSize(4);
+        assertThat(current.at("/paths/0/activities/0").asText()).isEqualTo("S00");
+        double parts = 0;
+        for (JsonNode part : current.at("/cost/meanByCause")) {
+            parts += part.asDouble();
+        }
+        assertThat(parts).isCloseTo(current.at("/cost/mean").asDouble(), within(1.0));
+        assertThat(this.out.toString()).contains("How often each risk struck").contains("occurrence");
+    }
 }

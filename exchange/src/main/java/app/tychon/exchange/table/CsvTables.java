@@ -1,0 +1,142 @@
+package app.tychon.exchange.table;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * Reads text tables: separators comma, semicolon, tab or bar, encodings UTF-8, UTF-16 with a mark, or else Windows-1252,
+ * all recognised.
+ */
+public final class CsvTables {
+    /** Largest file that is read, in bytes. */
+    public static final int LARGEST = 50_000_000;
+
+    public static final int MOST_ROWS = 200_000;
+
+    private static final List<Character> SEPARATORS = List.of(';', '\t', ',', '|');
+    private static final int LINES_LOOKED_AT = 20;
+
+    private CsvTables() {}
+
+    /**
+     * Reads a table whose first row that is not blank is the header.
+     *
+     * @throws UnreadableTableException when it is too large, no text, or has no header
+     */
+    public static Table read(InputStream in) throws IOException, UnreadableTableException {
+        byte[] bytes = in.readNBytes(LARGEST + 1);
+        if (bytes.length > LARGEST) {
+            throw new UnreadableTableException("The file has more than " + LARGEST / 1_000_000
+                    + " MB; a schedule of 100,000 activities has less. Export the table alone.");
+        }
+        return read(text(bytes));
+    }
+
+    /** Reads a table out of text, such as what was copied from a spreadsheet. */
+    public static Table read(String text) throws UnreadableTableException {
+        List<Table.Row> rows = new ArrayList<>();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(separator(text))
+                .setIgnoreEmptyLines(true)
+                .get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+            for (CSVRecord record : parser) {
+                Table.Row row = new Table.Row((int) record.getRecordNumber(), record.toList());
+                if (!row.isBlank()) {
+                    rows.add(row);
+                }
+                if (rows.size() > MOST_ROWS) {
+                    throw new UnreadableTableException("The table has more than " + MOST_ROWS + " rows.");
+                }
+            }
+        } catch (IOException | UncheckedIOException e) {
+            throw new UnreadableTableException(
+                    "The file is no sound table of text: a quotation mark is opened and never closed.");
+        }
+        if (rows.isEmpty()) {
+            throw new UnreadableTableException("The table is empty: it has not even a header.");
+        }
+        return new Table(rows.get(0).cells(), rows.subList(1, rows.size()));
+    }
+
+    private static String text(byte[] bytes) throws UnreadableTableException {
+        Charset marked = marked(bytes);
+        try {
+            String text = (marked == null ? StandardCharsets.UTF_8 : marked)
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
+            return checked(text.startsWith("\uFEFF") ? text.substring(1) : text);
+        } catch (CharacterCodingException e) {
+            return checked(new String(bytes, Charset.forName("windows-1252")));
+        }
+    }
+
+    private static Charset marked(byte[] bytes) {
+        if (bytes.length >= 2 && bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF) {
+            return StandardCharsets.UTF_16BE;
+        }
+        if (bytes.length >= 2 && bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE) {
+            return StandardCharsets.UTF_16LE;
+        }
+        return null;
+    }
+
+    private static String checked(String text) throws UnreadableTableException {
+        if (text.indexOf('\0') >= 0) {
+            throw new UnreadableTableException("The file is not text: it holds bytes that no table has.");
+        }
+        return text;
+    }
+
+    /** The separator that cuts the first lines into most cells, as many on each. */
+    private static char separator(String text) {
+        List<String> lines = text.lines().limit(LINES_LOOKED_AT).toList();
+        char best = ',';
+        int most = 0;
+        for (char separator : SEPARATORS) {
+            int least = lines.stream()
+                    .filter(line -> !line.isBlank())
+                    .mapToInt(line -> count(line, separator))
+                    .min()
+                    .orElse(0);
+            if (least > most) {
+                most = least;
+                best = separator;
+            }
+        }
+        return most > 0 ? best : headerSeparator(lines);
+    }
+
+    /** Where rows are ragged, the header decides. */
+    private static char headerSeparator(List<String> lines) {
+        String header = lines.isEmpty() ? "" : lines.get(0);
+        char best = ',';
+        for (char separator : SEPARATORS) {
+            best = count(header, separator) > count(header, best) ? separator : best;
+        }
+        return best;
+    }
+
+    private static int count(String line, char separator) {
+        boolean quoted = false;
+        int count = 0;
+        for (int i = 0; i < line.length(); i++) {
+            quoted ^= line.charAt(i) == '"';
+            count += !quoted && line.charAt(i) == separator ? 1 : 0;
+        }
+        return count;
+    }
+}

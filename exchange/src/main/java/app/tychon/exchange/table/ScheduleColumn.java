@@ -1,0 +1,47 @@
+package app.tychon.exchange.table;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/** What a column of a schedule's table says, with the headers it commonly has. */
+public enum ScheduleColumn {
+    ID("id", "activity id", "task id", "code", "activity code", "no", "nr", "number", "#"),
+    NAME("name", "activity", "activity name", "task", "task name", "description", "title"),
+    WBS("wbs", "wbs code", "branch", "phase", "work package", "section", "group"),
+    KIND("kind", "type", "activity type", "task type"),
+    DURATION("duration", "dur", "planned duration", "original duration", "duration (days)", "days"),
+    PREDECESSORS("predecessors", "predecessor", "pred", "preds", "depends on", "dependencies", "after"),
+    CALENDAR("calendar", "calendar name"),
+    LOW("low", "optimistic", "minimum", "min", "best case"),
+    LIKELY("likely", "most likely", "mode", "ml"),
+    HIGH("high", "pessimistic", "maximum", "max", "worst case"),
+    SHAPE("shape", "distribution");
+
+    private final Set<String> headers;
+
+    ScheduleColumn(String... headers) {
+        this.headers = Set.of(headers);
+    }
+
+    /** Which column says what, by their headers; the first of several that say the same counts. */
+    public static Map<ScheduleColumn, Integer> guess(List<String> header) {
+        Map<ScheduleColumn, Integer> columns = new EnumMap<>(ScheduleColumn.class);
+        for (int i = 0; i < header.size(); i++) {
+            String title = header.get(i).strip().toLowerCase(Locale.ROOT).replace('_', ' ');
+            for (ScheduleColumn column : values()) {
+                if (column.headers.contains(title)) {
+                    columns.putIfAbsent(column, i);
+                }
+            }
+        }
+        return columns;
+    }
+
+    /** The word a person calls the column by. */
+    public String title() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+}
