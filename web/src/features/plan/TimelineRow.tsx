@@ -15,7 +15,7 @@ interface Props {
   calendars: ReadonlyMap<string, CalendarView>;
 }
 
-/** One row's planned work: a thin rail for an activity, a span for a branch, a lozenge for a milestone. */
+/** One row's planned work: a thin rail for an activity, a span for a branch, a lozenge for a milestone, a sling for a hammock. */
 export function TimelineRow({ row, scale, calendars }: Props) {
   const calendar = calendars.get(row.kind === "activity" ? row.activity.calendar : "");
   const closures = (calendar?.closures ?? []).filter(
@@ -70,6 +70,19 @@ function ActivityRail({ row, scale }: { row: Extract<Row, { kind: "activity" }>;
       <path
         d={`M${to - 5} ${MIDDLE}l5 -5 5 5 -5 5z`}
         fill={activity.onLongestPath ? "var(--chakra-colors-plan)" : "var(--chakra-colors-ground)"}
+        stroke="var(--chakra-colors-plan)"
+        strokeWidth="1.5"
+      >
+        {title}
+      </path>
+    );
+  }
+  if (activity.kind === "hammock") {
+    const sag = Math.min(6, (to - from) / 4);
+    return (
+      <path
+        d={`M${from} ${MIDDLE - 4}c${sag} 9 ${to - from - sag} 9 ${to - from} 0`}
+        fill="none"
         stroke="var(--chakra-colors-plan)"
         strokeWidth="1.5"
       >

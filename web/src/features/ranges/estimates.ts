@@ -27,7 +27,7 @@ const LABELS: Record<string, string> = {
 
 export const shapeLabel = (shape: string) => LABELS[shape] ?? shape;
 
-export const canBeUncertain = (activity: ActivityView) => activity.kind !== "milestone";
+export const canBeUncertain = (activity: ActivityView) => activity.kind === "task";
 
 const hasLikely = (shape: string) => shape === "triangular" || shape === "pert";
 

@@ -59,7 +59,7 @@ export const daysColumn: Column = {
     row.kind === "branch" || row.activity.kind === "milestone" ? "" : formatDays(row.activity.range.planned),
   edit: {
     start: (activity) => {
-      if (activity.kind === "milestone") return undefined;
+      if (activity.kind !== "task") return undefined;
       return /d$/.test(activity.duration) && !/ed$/.test(activity.duration)
         ? activity.duration.slice(0, -1)
         : activity.duration;

@@ -1,9 +1,7 @@
 package app.tychon.core.simulation;
 
-import app.tychon.core.model.Activity;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
@@ -116,27 +114,27 @@ final class ActivityTallies {
         ForwardPass pass = plan.pass();
         double projectMean = Arrays.stream(project).sum() / n;
         double projectSquares = Arrays.stream(project).map(d -> d * d).sum() - n * projectMean * projectMean;
-        List<ActivityResult> results = new ArrayList<>(critical.length);
-        for (Activity activity : plan.network().plan().activities()) {
-            int i = plan.network().position(activity.id());
-            double mean = sums[SUMS * i] / n;
-            double squares = Math.max(0, sums[SUMS * i + 1] - n * mean * mean);
-            double products = sums[SUMS * i + 2] - n * mean * projectMean;
-            boolean varies = duration[i].max() > duration[i].min() && projectSquares > 0;
-            results.add(new ActivityResult(
-                    activity.id(),
-                    (double) critical[i] / n,
-                    varies ? products / Math.sqrt(squares * projectSquares) : 0,
-                    centre[i] + mean,
-                    n < 2 ? 0 : Math.sqrt(squares / (n - 1)),
-                    start[i].mean(c -> pass.startInstant(i, c)),
-                    finish[i].mean(c -> pass.finishInstant(i, c)),
-                    costs.applyAsDouble(activity.id()),
-                    duration[i].percentiles(),
-                    instants(start[i].percentiles(), c -> pass.startInstant(i, c)),
-                    instants(finish[i].percentiles(), c -> pass.finishInstant(i, c))));
-        }
-        return results;
+        return plan.network().plan().activities().parallelStream()
+                .map(activity -> {
+                    int i = plan.network().position(activity.id());
+                    double mean = sums[SUMS * i] / n;
+                    double squares = Math.max(0, sums[SUMS * i + 1] - n * mean * mean);
+                    double products = sums[SUMS * i + 2] - n * mean * projectMean;
+                    boolean varies = duration[i].max() > duration[i].min() && projectSquares > 0;
+                    return new ActivityResult(
+                            activity.id(),
+                            (double) critical[i] / n,
+                            varies ? products / Math.sqrt(squares * projectSquares) : 0,
+                            centre[i] + mean,
+                            n < 2 ? 0 : Math.sqrt(squares / (n - 1)),
+                            start[i].mean(c -> pass.startInstant(i, c)),
+                            finish[i].mean(c -> pass.finishInstant(i, c)),
+                            costs.applyAsDouble(activity.id()),
+                            duration[i].percentiles(),
+                            instants(start[i].percentiles(), c -> pass.startInstant(i, c)),
+                            instants(finish[i].percentiles(), c -> pass.finishInstant(i, c)));
+                })
+                .toList();
     }
 
     private static double[] instants(double[] coordinates, DoubleUnaryOperator map) {

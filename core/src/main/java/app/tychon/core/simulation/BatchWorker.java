@@ -19,13 +19,14 @@ final class BatchWorker {
     private final Draws draws;
     private final Scratch scratch = new Scratch();
 
-    BatchWorker(CompiledPlan plan, Draws draws) {
+    /** @param width most iterations at a time */
+    BatchWorker(CompiledPlan plan, Draws draws, int width) {
         this.plan = plan;
         this.draws = draws;
         network = plan.network();
         pass = plan.pass();
-        lanes = new Lanes(network.size(), Simulation.BATCH);
-        spans = new BranchSpans(network, Simulation.BATCH);
+        lanes = new Lanes(network.size(), width);
+        spans = new BranchSpans(network, width);
         strikes = plan.risks().space();
         money = plan.costs().space();
         trace = new CriticalTrace(network, pass);

@@ -132,7 +132,7 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
 
         double[][] post(CompiledPlan plan, RunSettings settings, int iterations) {
             amounts = new double[edges.length - 1][iterations];
-            worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()));
+            worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()), Simulation.BATCH);
             for (int first = 0; first < iterations; first += Simulation.BATCH) {
                 int from = first;
                 int count = Math.min(Simulation.BATCH, iterations - first);

@@ -134,16 +134,7 @@ final class CostModel {
 
     /** Paid by time, it follows the duration; paid by the unit, it does not. */
     private void assign(CompiledPlan.Parts parts, Assignment one, Resource resource) {
-        int position = network.position(one.activity());
-        double each =
-                switch (resource.per()) {
-                    case UNIT -> 1;
-                    case HOUR -> parts.planned().duration(one.activity()) / 60;
-                    case DAY ->
-                        parts.planned().duration(one.activity())
-                                / network.activity(position).minutesPerDay(network.calendar(position));
-                };
-        double amount = resource.rate() * one.units() * each;
+        double amount = PlannedCost.of(network, parts.planned(), one, resource);
         boolean byTime = resource.per() != Resource.Per.UNIT;
         UncertainInput certain = UncertainInput.certain(amount);
         add(parts, one.activity(), CostTiming.EVEN, amount, byTime ? 1 : 0, certain, List.of());

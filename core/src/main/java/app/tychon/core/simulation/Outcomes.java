@@ -23,7 +23,7 @@ public record Outcomes(double[] finish, double[] duration, double[] cost) {
         Batches batches = new Batches(settings, monitor);
         batches.run(
                 () -> {
-                    BatchWorker worker = new BatchWorker(plan, draws);
+                    BatchWorker worker = new BatchWorker(plan, draws, Simulation.BATCH);
                     return (first, count) -> {
                         worker.iterate(first, count, i -> {}, Spending.UNSEEN);
                         samples.add(worker, first, count);

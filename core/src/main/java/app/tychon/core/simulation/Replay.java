@@ -61,7 +61,7 @@ public record Replay(
             throw new IllegalArgumentException("there is no iteration " + iteration);
         }
         Draws draws = new Draws(settings.seed(), settings.sampling());
-        BatchWorker worker = new BatchWorker(plan, draws);
+        BatchWorker worker = new BatchWorker(plan, draws, LANES);
         int first = iteration - iteration % LANES;
         worker.iterate(first, LANES, i -> {}, Spending.UNSEEN);
         int lane = iteration % LANES;

@@ -46,8 +46,8 @@ public final class Simulation {
         outputs = new OutputSamples(plan, settings.iterations());
         paths = new DrivingPaths(network, settings.iterations());
         planDuration = network.projectTime().work(plan.schedule().finish()) - network.workAtStart();
-        BatchWorker pilot = new BatchWorker(plan, draws);
         int count = Math.min(PILOT, settings.iterations());
+        BatchWorker pilot = new BatchWorker(plan, draws, count);
         pilot.iterate(0, count, i -> {}, Spending.UNSEEN);
         tallies = ActivityTallies.forPilot(pilot.lanes, count);
         sums = new OrderedSums(ActivityTallies.sumsSize(network.size()));
@@ -118,7 +118,7 @@ public final class Simulation {
 
     /** What one thread simulates with, and how it records a batch. */
     private final class Recorder implements Batches.Work {
-        private final BatchWorker worker = new BatchWorker(plan, draws);
+        private final BatchWorker worker = new BatchWorker(plan, draws, BATCH);
         private final PathTrace pathTrace = new PathTrace(network.size(), BATCH, worker.trace);
         private final ActivityTallies part = tallies.sibling();
         private final double[] deviations = new double[BATCH];

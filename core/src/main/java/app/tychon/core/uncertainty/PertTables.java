@@ -10,8 +10,8 @@ import java.util.concurrent.atomic.AtomicReferenceArray;
  * solving for the quantiles costs a hundred times that.
  */
 public final class PertTables {
-    private static final int STEPS = 64;
-    private static final int WINDOW = 6;
+    private static final int STEPS = 32;
+    private static final int WINDOW = 8;
     private static final double ROUNDING = 1e-9;
 
     private final AtomicReferenceArray<InverseTable> columns = new AtomicReferenceArray<>(STEPS + 1);

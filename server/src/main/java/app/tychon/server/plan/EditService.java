@@ -5,8 +5,10 @@ import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityRules;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.Estimate;
+import app.tychon.core.model.Estimates;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Problem;
+import app.tychon.core.model.Shape;
 import app.tychon.exchange.DurationText;
 import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonCursor;
@@ -31,6 +33,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Edits of activities: checked as a whole, stored as a whole or not at all. */
 @Service
 class EditService {
+    private static final Estimate CERTAIN = new Estimate(new Shape.Fixed(1), Basis.FACTOR);
+
     private final ProjectRepository projects;
     private final PlanStore plans;
     private final PlanRecords records;
@@ -74,6 +78,7 @@ class EditService {
                 plan.plan().activities().stream().collect(Collectors.toMap(Activity::id, Function.identity()));
         Map<String, Activity> changed = new HashMap<>();
         List<Problem> problems = new ArrayList<>();
+        Estimates grades = Estimates.of(plan.plan());
         for (int i = 0; i < edits.size(); i++) {
             ActivityEdit edit = edits.get(i);
             String pointer = "/" + i;
@@ -83,7 +88,7 @@ class EditService {
                 continue;
             }
             List<Problem> here = new ArrayList<>();
-            Activity edited = apply(activity, edit, here);
+            Activity edited = apply(activity, edit, grades, here);
             if (here.isEmpty()) {
                 here.addAll(ActivityRules.problems(edited));
             }
@@ -96,10 +101,11 @@ class EditService {
         return changed;
     }
 
-    private static Activity apply(Activity activity, ActivityEdit edit, List<Problem> problems) {
+    private static Activity apply(Activity activity, ActivityEdit edit, Estimates grades, List<Problem> problems) {
         Optional<Estimate> estimate = activity.estimate();
         if (Boolean.TRUE.equals(edit.certain())) {
-            estimate = Optional.empty();
+            // Where a grade would take its place, certainty has to be said.
+            estimate = grades.gradeOf(activity).map(grade -> CERTAIN);
         } else if (edit.estimate() != null) {
             JsonCursor at = JsonCursor.at(edit.estimate(), "/estimate", problems);
             estimate = Optional.of(EstimateJson.read(at, Basis.DAYS));

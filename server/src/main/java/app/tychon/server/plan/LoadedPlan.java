@@ -4,11 +4,12 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Scheduler;
+import app.tychon.core.simulation.PlannedCost;
 
-/** A plan as it stands at a revision, with its dates. */
-public record LoadedPlan(long revision, Plan plan, Network network, Schedule schedule) {
+/** A plan as it stands at a revision, with its dates and what it costs. */
+public record LoadedPlan(long revision, Plan plan, Network network, Schedule schedule, double cost) {
     static LoadedPlan of(long revision, Plan plan) {
         Network network = Network.of(plan);
-        return new LoadedPlan(revision, plan, network, Scheduler.schedule(network));
+        return new LoadedPlan(revision, plan, network, Scheduler.schedule(network), PlannedCost.of(network));
     }
 }

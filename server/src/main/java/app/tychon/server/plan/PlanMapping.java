@@ -1,12 +1,15 @@
 package app.tychon.server.plan;
 
 import app.tychon.core.calendar.Instants;
+import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.CalendarDefinition;
-import app.tychon.core.model.CostLine;
+import app.tychon.core.model.DurationUnit;
+import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.WbsNode;
+import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import app.tychon.core.simulation.DurationRange;
 import app.tychon.server.project.ProjectView;
@@ -14,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -36,7 +40,7 @@ final class PlanMapping {
         return new PlanView(
                 project,
                 Instants.toCivil(loaded.schedule().finish()),
-                plan.costs().stream().mapToDouble(CostLine::amount).sum(),
+                loaded.cost(),
                 branches(),
                 activities(),
                 plan.links().stream()
@@ -70,7 +74,19 @@ final class PlanMapping {
                 dates.totalFloat() / day,
                 dates.freeFloat() / day,
                 dates.onLongestPath(),
-                RangeView.of(estimates.of(activity), DurationRange.of(activity, estimates.of(activity), calendar)));
+                range(activity, dates, calendar));
+    }
+
+    /** A hammock lasts as long as what it spans. */
+    private RangeView range(Activity activity, ScheduledActivity dates, CalendarDefinition calendar) {
+        Optional<Estimate> estimate = estimates.of(activity);
+        Activity lasting = activity;
+        if (activity.isHammock()) {
+            WorkingTime time = loaded.network().time(loaded.network().position(activity.id()));
+            double minutes = time.work(dates.earlyFinish()) - time.work(dates.earlyStart());
+            lasting = activity.withDuration(new WorkDuration(minutes, DurationUnit.MINUTES));
+        }
+        return RangeView.of(estimate, DurationRange.of(lasting, estimate, calendar));
     }
 
     /** Each branch spans the work beneath it, at any depth. */

@@ -8,7 +8,7 @@ import java.util.List;
  * The plan with its calculated dates, in the words of the project file.
  *
  * @param finish where the plan ends without uncertainty
- * @param plannedCost sum of all cost lines
+ * @param plannedCost sum of all cost lines and resources as planned
  */
 record PlanView(
         ProjectView project,

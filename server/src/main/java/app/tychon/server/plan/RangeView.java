@@ -31,7 +31,10 @@ record RangeView(
 
     static RangeView of(Optional<Estimate> estimate, DurationRange range) {
         return new RangeView(
-                estimate.map(Estimate::shape).map(RangeView::word).orElse("certain"),
+                estimate.filter(e -> !isAsPlanned(e, range))
+                        .map(Estimate::shape)
+                        .map(RangeView::word)
+                        .orElse("certain"),
                 estimate.map(Estimate::shape).filter(RangeView::hasLimits).isPresent(),
                 range.planned(),
                 range.low(),
@@ -43,6 +46,11 @@ record RangeView(
                 Arrays.stream(range.density())
                         .mapToInt(height -> (int) Math.round(100 * height))
                         .toArray());
+    }
+
+    /** Said to take exactly what is planned, as one does where a grade would say otherwise. */
+    private static boolean isAsPlanned(Estimate estimate, DurationRange range) {
+        return estimate.shape() instanceof Shape.Fixed && range.low() == range.planned();
     }
 
     private static String word(Shape shape) {

@@ -15,6 +15,7 @@ import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
 import app.tychon.core.WholePlan;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Resource;
 import app.tychon.core.model.Shape;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.server.ServerTest;
@@ -134,6 +135,27 @@ class PlanTest extends ServerTest {
                         .at("/range/shape")
                         .asText())
                 .isEqualTo("certain");
+    }
+
+    @Test
+    void certaintyCanBeSaidWhereAGradeWouldHold() throws Exception {
+        UUID id = plans.insert(new PlanBuilder()
+                .grade("B", new Shape.Triangular(0.9, 1, 1.5))
+                .graded("W", "B")
+                .task("A", 10)
+                .hammock("H", "A", "A")
+                .resource("crew", 100, Resource.Per.DAY)
+                .assign("H", "crew", 2)
+                .build());
+        JsonNode plan = read("/api/projects/" + id + "/plan");
+        assertThat(activity(plan, "A").at("/range/high").asDouble()).isEqualTo(15);
+        assertThat(activity(plan, "H").at("/range/planned").asDouble()).isEqualTo(10);
+        assertThat(activity(plan, "H").at("/range/shape").asText()).isEqualTo("certain");
+        assertThat(plan.at("/plannedCost").asDouble()).isEqualTo(2000);
+        edit(id.toString(), 1, "[{\"id\":\"A\",\"certain\":true}]").andExpect(status().isOk());
+        JsonNode after = activity(read("/api/projects/" + id + "/plan"), "A");
+        assertThat(after.at("/range/shape").asText()).isEqualTo("certain");
+        assertThat(after.at("/range/high").asDouble()).isEqualTo(10);
     }
 
     @Test
