@@ -1,14 +1,15 @@
 import { Box, Button, chakra, Flex, Table } from "@chakra-ui/react";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ApiError } from "../../shared/api/client";
 import { useBringIn, useProjects } from "../../shared/api/projects";
 import { formatDay, formatMoment } from "../../shared/format/dates";
 import { Notice } from "../../shared/ui/Notice";
+import { Problems } from "./Problems";
+import { ScheduleImport } from "./ScheduleImport";
 
 const FileInput = chakra("input");
 const ProjectLink = chakra(Link);
-const MOST_PROBLEMS = 50;
 
 /** All projects, and the way to bring one in from its file. */
 export function ProjectsPage() {
@@ -16,9 +17,16 @@ export function ProjectsPage() {
   const bringIn = useBringIn();
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
+  const [schedule, setSchedule] = useState<File | undefined>(undefined);
   const choose = (file: File | undefined) => {
-    if (file) bringIn.mutate(file, { onSuccess: (project) => void navigate(`/projects/${project.id}/plan`) });
+    if (!file) return;
+    if (/\.(csv|tsv|txt)$/i.test(file.name)) {
+      setSchedule(file);
+    } else {
+      bringIn.mutate(file, { onSuccess: (project) => void navigate(`/projects/${project.id}/plan`) });
+    }
   };
+  if (schedule) return <ScheduleImport file={schedule} leave={() => setSchedule(undefined)} />;
 
   return (
     <Box maxW="860px" mx="auto" px="6" py="10">
@@ -34,13 +42,13 @@ export function ProjectsPage() {
           loading={bringIn.isPending}
           onClick={() => input.current?.click()}
         >
-          Bring in a project file
+          Bring in a file
         </Button>
         <FileInput
           ref={input}
           type="file"
-          aria-label="Project file"
-          accept=".json,application/json"
+          aria-label="Project file or schedule"
+          accept=".json,.csv,.tsv,.txt,application/json,text/csv"
           display="none"
           onChange={(event) => {
             choose(event.target.files?.[0]);
@@ -48,7 +56,18 @@ export function ProjectsPage() {
           }}
         />
       </Flex>
-      {bringIn.error && <FileProblems error={bringIn.error} />}
+      {bringIn.error && (
+        <Box mb="6">
+          <Problems
+            title="The file was not taken over; nothing was kept of it."
+            problems={
+              bringIn.error instanceof ApiError && bringIn.error.problems.length > 0
+                ? bringIn.error.problems.map((p) => ({ where: p.pointer, message: p.message }))
+                : [{ where: "", message: bringIn.error.message }]
+            }
+          />
+        </Box>
+      )}
       {projects.isPending && <Notice>Reading the list of projects…</Notice>}
       {projects.isError && (
         <Notice alert retry={() => void projects.refetch()}>
@@ -57,7 +76,8 @@ export function ProjectsPage() {
       )}
       {projects.data?.length === 0 && (
         <Notice>
-          There is no project yet. Bring in a project file, a name that ends in .tychon.json, to begin.
+          There is no project yet. Bring in a project file, whose name ends in .tychon.json, or a schedule
+          that a planner's tool has exported as CSV.
         </Notice>
       )}
       {projects.data && projects.data.length > 0 && (
@@ -86,25 +106,6 @@ export function ProjectsPage() {
           </Table.Body>
         </Table.Root>
       )}
-    </Box>
-  );
-}
-
-function FileProblems({ error }: { error: Error }) {
-  const problems = error instanceof ApiError ? error.problems : [];
-  return (
-    <Box role="alert" mb="6" px="4" py="3" bg="riskTint" borderWidth="1px" borderColor="risk">
-      <Box fontWeight="600">The file was not taken over; nothing was kept of it.</Box>
-      {problems.length === 0 && <Box mt="1">{error.message}</Box>}
-      <Box as="ul" mt="1" maxH="14rem" overflow="auto">
-        {problems.slice(0, MOST_PROBLEMS).map((problem) => (
-          <Box as="li" key={problem.pointer + problem.message}>
-            {problem.pointer && <b>{problem.pointer} </b>}
-            {problem.message}
-          </Box>
-        ))}
-        {problems.length > MOST_PROBLEMS && <li>and {problems.length - MOST_PROBLEMS} more</li>}
-      </Box>
     </Box>
   );
 }

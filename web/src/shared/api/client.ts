@@ -10,6 +10,8 @@ export type RangeView = Schemas["RangeView"];
 export type ActivityEdit = Schemas["ActivityEdit"];
 export type EstimateWords = Schemas["EstimateWords"];
 export type EditResult = Schemas["EditResult"];
+export type SchedulePreview = Schemas["SchedulePreview"];
+export type CellProblem = Schemas["CellProblem"];
 export type RunView = Schemas["RunView"];
 export type RunRequest = Schemas["RunRequest"];
 export type Criticality = Schemas["Criticality"];
@@ -40,12 +42,14 @@ interface Options {
   method?: "GET" | "POST" | "PATCH" | "DELETE";
   /** Sent as JSON; a file is sent as it is. */
   body?: unknown;
+  /** What a file holds, where it is not JSON. */
+  contentType?: string;
   ifMatch?: number;
 }
 
 export async function api<T>(path: string, options: Options = {}): Promise<T> {
   const headers: Record<string, string> = {};
-  if (options.body !== undefined) headers["Content-Type"] = "application/json";
+  if (options.body !== undefined) headers["Content-Type"] = options.contentType ?? "application/json";
   if (options.ifMatch !== undefined) headers["If-Match"] = `"${options.ifMatch}"`;
   let response: Response;
   try {

@@ -1,10 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, type ProjectView } from "./client";
 
-const KEY = ["projects"];
+export const PROJECTS_KEY = ["projects"];
 
 export function useProjects() {
-  return useQuery({ queryKey: KEY, queryFn: () => api<ProjectView[]>("/projects") });
+  return useQuery({ queryKey: PROJECTS_KEY, queryFn: () => api<ProjectView[]>("/projects") });
 }
 
 /** Brings in a project file. */
@@ -12,6 +12,6 @@ export function useBringIn() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (file: File) => api<ProjectView>("/projects", { method: "POST", body: file }),
-    onSuccess: () => client.invalidateQueries({ queryKey: KEY }),
+    onSuccess: () => client.invalidateQueries({ queryKey: PROJECTS_KEY }),
   });
 }

@@ -4,6 +4,38 @@
  */
 
 export interface paths {
+    "/api/schedules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOverSchedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schedules/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewSchedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run}/stop": {
         parameters: {
             query?: never;
@@ -290,12 +322,22 @@ export interface components {
             hoursPerDay: number;
             closures: components["schemas"]["Closure"][];
         };
+        CellProblem: {
+            /** Format: int32 */
+            row: number;
+            column: string;
+            message: string;
+        };
         Closure: {
             /** Format: date */
             from: string;
             /** Format: date */
             to: string;
             name: string;
+        };
+        Column: {
+            header: string;
+            meaning?: string;
         };
         Criticality: {
             id: string;
@@ -486,6 +528,23 @@ export interface components {
             failure?: string;
             progress?: components["schemas"]["Progress"];
         };
+        SchedulePreview: {
+            columns: components["schemas"]["Column"][];
+            sample: string[][];
+            /** Format: int32 */
+            rows: number;
+            problems: components["schemas"]["CellProblem"][];
+            /** Format: int32 */
+            problemCount: number;
+            /** Format: int32 */
+            activities: number;
+            /** Format: int32 */
+            links: number;
+            /** Format: int32 */
+            ranges: number;
+            /** Format: date-time */
+            finish?: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -495,6 +554,53 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    takeOverSchedule: {
+        parameters: {
+            query: {
+                name: string;
+                start: string;
+                columns?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    previewSchedule: {
+        parameters: {
+            query: {
+                start: string;
+                columns?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchedulePreview"];
+                };
+            };
+        };
+    };
     stopRun: {
         parameters: {
             query?: never;

@@ -52,7 +52,7 @@ class JourneyTest {
 
     private void bringIn(Path file) {
         browser.open(server.address());
-        browser.choose("[aria-label='Project file']", file.toString());
+        browser.choose("[aria-label='Project file or schedule']", file.toString());
         browser.see("[role='treegrid'][aria-label='Plan']");
     }
 
@@ -181,7 +181,7 @@ class JourneyTest {
         Path bad = folder.resolve("bad.tychon.json");
         Files.writeString(bad, Files.readString(DEMO).replace("\"duration\": \"12d\"", "\"duration\": \"a while\""));
         browser.open(server.address());
-        browser.choose("[aria-label='Project file']", bad.toString());
+        browser.choose("[aria-label='Project file or schedule']", bad.toString());
         browser.read("[role='alert']", "not \"a while\"");
     }
 

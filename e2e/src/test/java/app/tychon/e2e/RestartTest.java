@@ -21,7 +21,7 @@ class RestartTest {
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
             browser.open(server.address());
-            browser.choose("[aria-label='Project file']", DEMO.toString());
+            browser.choose("[aria-label='Project file or schedule']", DEMO.toString());
             browser.see("[role='treegrid'][aria-label='Plan']");
             browser.goTo("Odds");
             browser.press("Simulate");
@@ -44,7 +44,7 @@ class RestartTest {
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
             browser.open(server.address());
-            browser.choose("[aria-label='Project file']", DEMO.toString());
+            browser.choose("[aria-label='Project file or schedule']", DEMO.toString());
             browser.see("[role='treegrid'][aria-label='Plan']");
             browser.goTo("Odds");
             browser.see("[aria-label='Settings of the run']").click();

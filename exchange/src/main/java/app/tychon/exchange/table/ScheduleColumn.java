@@ -1,10 +1,12 @@
 package app.tychon.exchange.table;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What a column of a schedule's table says, with the headers it commonly has. */
 public enum ScheduleColumn {
@@ -38,6 +40,16 @@ public enum ScheduleColumn {
             }
         }
         return columns;
+    }
+
+    /** @throws IllegalArgumentException for a word that is no {@link #title} */
+    public static ScheduleColumn of(String title) {
+        return Arrays.stream(values())
+                .filter(column -> column.title().equals(title))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("a column of a schedule says one of "
+                        + Arrays.stream(values()).map(ScheduleColumn::title).collect(Collectors.joining(", "))
+                        + ", not \"" + title + "\""));
     }
 
     /** The word a person calls the column by. */

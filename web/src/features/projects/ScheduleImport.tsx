@@ -1,0 +1,112 @@
+import { Box, Button, chakra, Flex, Input } from "@chakra-ui/react";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { ApiError } from "../../shared/api/client";
+import { useSchedulePreview, useTakeOver } from "../../shared/api/schedules";
+import { Notice } from "../../shared/ui/Notice";
+import { Problems } from "./Problems";
+import { SchedulePreviewTable } from "./SchedulePreviewTable";
+import { nextMonday, previewSentence } from "./scheduleSentences";
+
+const Label = chakra("label");
+
+/** A schedule's table before it is taken over: what its columns say, what comes of it, what is wrong with it. */
+export function ScheduleImport({ file, leave }: { file: File; leave: () => void }) {
+  const [name, setName] = useState(file.name.replace(/\.[^.]*$/, ""));
+  const [start, setStart] = useState(nextMonday(new Date()));
+  const [meanings, setMeanings] = useState<string[] | undefined>(undefined);
+  const reading = { file, start, meanings };
+  const preview = useSchedulePreview(reading);
+  const takeOver = useTakeOver();
+  const navigate = useNavigate();
+  const ready = preview.data?.problemCount === 0 && !preview.isFetching && name.trim() !== "";
+
+  if (preview.isError) {
+    return (
+      <Box maxW="860px" mx="auto" px="6" py="10">
+        <Notice alert>
+          {file.name} cannot be read: {preview.error.message}
+        </Notice>
+        <Button size="sm" variant="outline" onClick={leave}>
+          Back to the projects
+        </Button>
+      </Box>
+    );
+  }
+  return (
+    <Flex direction="column" h="100%" maxW="1240px" mx="auto" px="6" py="6" gap="4">
+      <Box as="h1" fontSize="20px" fontWeight="650">
+        Bring in {file.name}
+      </Box>
+      <Box fontSize="16px" aria-live="polite" role="status">
+        {preview.data ? previewSentence(preview.data) : "Reading the table…"}
+      </Box>
+      <Flex gap="5" align="end" wrap="wrap">
+        <Label>
+          <Box color="softInk">Name of the project</Box>
+          <Input size="sm" w="20rem" value={name} onChange={(event) => setName(event.target.value)} />
+        </Label>
+        <Label>
+          <Box color="softInk">First day</Box>
+          <Input
+            size="sm"
+            w="10rem"
+            type="date"
+            value={start}
+            onChange={(event) => setStart(event.target.value)}
+          />
+        </Label>
+        <Box flex="1" />
+        <Button size="sm" variant="outline" onClick={leave}>
+          Leave it
+        </Button>
+        <Button
+          size="sm"
+          bg="action"
+          color="onAction"
+          disabled={!ready}
+          loading={takeOver.isPending}
+          onClick={() =>
+            takeOver.mutate(
+              { reading, name },
+              { onSuccess: (project) => void navigate(`/projects/${project.id}/plan`) },
+            )
+          }
+        >
+          Take it over
+        </Button>
+      </Flex>
+      {takeOver.error && (
+        <Problems
+          title="The schedule was not taken over; nothing was kept of it."
+          problems={
+            takeOver.error instanceof ApiError && takeOver.error.problems.length > 0
+              ? takeOver.error.problems.map((p) => ({ where: p.pointer, message: p.message }))
+              : [{ where: "", message: takeOver.error.message }]
+          }
+        />
+      )}
+      {preview.data && preview.data.problemCount > 0 && (
+        <Problems
+          title="Mend these in the file, or say below what the columns mean."
+          problems={preview.data.problems.map((p) => ({
+            where: `Row ${p.row}, ${p.column}`,
+            message: p.message,
+          }))}
+        />
+      )}
+      {preview.data && (
+        <SchedulePreviewTable
+          preview={preview.data}
+          choose={(index, meaning) =>
+            setMeanings(
+              preview.data.columns.map((column, i) =>
+                i === index ? meaning : column.meaning === meaning ? "" : (column.meaning ?? ""),
+              ),
+            )
+          }
+        />
+      )}
+    </Flex>
+  );
+}

@@ -1,0 +1,42 @@
+import type { SchedulePreview } from "../../shared/api/client";
+import { DAY_MS, formatDay } from "../../shared/format/dates";
+import { formatWhole } from "../../shared/format/numbers";
+
+/** What a column of a schedule can say. */
+export const MEANINGS = [
+  { value: "id", label: "Id" },
+  { value: "name", label: "Name" },
+  { value: "wbs", label: "WBS path or code" },
+  { value: "kind", label: "Kind" },
+  { value: "duration", label: "Duration" },
+  { value: "predecessors", label: "Predecessors" },
+  { value: "calendar", label: "Calendar" },
+  { value: "low", label: "Low" },
+  { value: "likely", label: "Likely" },
+  { value: "high", label: "High" },
+  { value: "shape", label: "Shape" },
+] as const;
+
+const counted = (count: number, one: string, many: string) =>
+  `${formatWhole(count)} ${count === 1 ? one : many}`;
+
+/** What would come of a table, in a sentence. */
+export function previewSentence(preview: SchedulePreview): string {
+  if (preview.problemCount > 0) {
+    const rows = counted(preview.rows, "row", "rows");
+    return `${counted(preview.problemCount, "problem", "problems")} in ${rows}. Nothing is kept until there are none.`;
+  }
+  const parts = [
+    counted(preview.activities, "activity", "activities"),
+    counted(preview.links, "link", "links"),
+    `${formatWhole(preview.ranges)} with a range`,
+  ].join(", ");
+  return preview.finish ? `${parts}. The plan would finish on ${formatDay(preview.finish)}.` : `${parts}.`;
+}
+
+/** The Monday after a day, as 2027-03-01. */
+export function nextMonday(today: Date): string {
+  const days = ((8 - today.getDay()) % 7) + (today.getDay() === 1 ? 7 : 0);
+  const monday = Date.UTC(today.getFullYear(), today.getMonth(), today.getDate()) + days * DAY_MS;
+  return new Date(monday).toISOString().slice(0, 10);
+}
