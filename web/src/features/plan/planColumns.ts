@@ -29,9 +29,17 @@ export function planColumns(plan: PlanView): Column[] {
     {
       id: "after",
       title: "After",
-      hint: "Predecessors: finish-start where nothing else is said",
+      hint: "Predecessors: A10; A20FS+3d; A30SS−1d. Finish-start where nothing else is said.",
       width: 104,
       text: (row) => after.get(row.id) ?? "",
+      edit: {
+        start: (activity) => after.get(activity.id) ?? "",
+        typed: (activity, text) => ({
+          edit: { id: activity.id, predecessors: text.trim() },
+          after: activity,
+        }),
+        cleared: (activity) => ({ edit: { id: activity.id, predecessors: "" }, after: activity }),
+      },
     },
     {
       id: "start",
@@ -60,7 +68,7 @@ export function planColumns(plan: PlanView): Column[] {
       width: 50,
       align: "right",
       text: (row) => {
-        if (row.kind === "branch") return "";
+        if (row.kind === "branch" || row.activity.kind === "hammock") return "";
         return formatDays(Math.round(row.activity.totalFloatDays * 2) / 2 + 0);
       },
     },

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiError } from "../../shared/api/client";
 import { useSchedulePreview, useTakeOver } from "../../shared/api/schedules";
+import { formatDay, parseDay, toCivilText } from "../../shared/format/dates";
 import { Notice } from "../../shared/ui/Notice";
 import { Problems } from "./Problems";
 import { SchedulePreviewTable } from "./SchedulePreviewTable";
@@ -13,13 +14,15 @@ const Label = chakra("label");
 /** A schedule's table before it is taken over: what its columns say, what comes of it, what is wrong with it. */
 export function ScheduleImport({ file, leave }: { file: File; leave: () => void }) {
   const [name, setName] = useState(file.name.replace(/\.[^.]*$/, ""));
-  const [start, setStart] = useState(nextMonday(new Date()));
+  const [day, setDay] = useState(formatDay(nextMonday(new Date())));
+  const parsed = parseDay(day);
+  const start = parsed === undefined ? "" : toCivilText(parsed).slice(0, 10);
   const [meanings, setMeanings] = useState<string[] | undefined>(undefined);
   const reading = { file, start, meanings };
   const preview = useSchedulePreview(reading);
   const takeOver = useTakeOver();
   const navigate = useNavigate();
-  const ready = preview.data?.problemCount === 0 && !preview.isFetching && name.trim() !== "";
+  const ready = start !== "" && preview.data?.problemCount === 0 && !preview.isFetching && name.trim() !== "";
 
   if (preview.isError) {
     return (
@@ -34,12 +37,16 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
     );
   }
   return (
-    <Flex direction="column" h="100%" maxW="1240px" mx="auto" px="6" py="6" gap="4">
+    <Flex as="main" direction="column" h="100%" maxW="1240px" mx="auto" px="6" py="6" gap="4">
       <Box as="h1" fontSize="20px" fontWeight="650">
         Bring in {file.name}
       </Box>
       <Box fontSize="16px" aria-live="polite" role="status">
-        {preview.data ? previewSentence(preview.data) : "Reading the table…"}
+        {start === ""
+          ? `“${day}” is no date; write the first day as ${formatDay(nextMonday(new Date()))}.`
+          : preview.data
+            ? previewSentence(preview.data)
+            : "Reading the table…"}
       </Box>
       <Flex gap="5" align="end" wrap="wrap">
         <Label>
@@ -51,9 +58,10 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
           <Input
             size="sm"
             w="10rem"
-            type="date"
-            value={start}
-            onChange={(event) => setStart(event.target.value)}
+            aria-label="First day"
+            value={day}
+            aria-invalid={start === ""}
+            onChange={(event) => setDay(event.target.value)}
           />
         </Label>
         <Box flex="1" />

@@ -17,8 +17,11 @@ export function SchedulePreviewTable({ preview, choose }: Props) {
       <Table.Root size="sm" w="auto">
         <Table.Header>
           <Table.Row bg="transparent">
+            <Table.ColumnHeader verticalAlign="bottom" color="softInk" fontWeight="400" px="2">
+              Row
+            </Table.ColumnHeader>
             {preview.columns.map((column, index) => (
-              <Table.ColumnHeader key={index} verticalAlign="bottom">
+              <Table.ColumnHeader key={index} verticalAlign="bottom" px="1">
                 <Box color="softInk" fontWeight="400">
                   {column.header || "no header"}
                 </Box>
@@ -29,6 +32,8 @@ export function SchedulePreviewTable({ preview, choose }: Props) {
                   borderColor="line"
                   px="1"
                   py="0.5"
+                  w="100%"
+                  minW="6.2rem"
                   fontWeight={column.meaning ? 650 : 400}
                   color={column.meaning ? "action" : "softInk"}
                   value={column.meaning ?? ""}
@@ -46,19 +51,31 @@ export function SchedulePreviewTable({ preview, choose }: Props) {
           </Table.Row>
         </Table.Header>
         <Table.Body>
-          {preview.sample.map((row, r) => (
-            <Table.Row key={r} bg="transparent" borderColor="line">
-              {row.map((cell, c) => (
-                <Table.Cell
-                  key={c}
-                  whiteSpace="nowrap"
-                  maxW="22rem"
-                  truncate
-                  color={preview.columns[c]?.meaning ? "ink" : "softInk"}
-                >
-                  {cell}
-                </Table.Cell>
-              ))}
+          {preview.sample.map((row) => (
+            <Table.Row key={row.row} bg="transparent" borderColor="line">
+              <Table.Cell color="softInk" px="2" textAlign="right">
+                {row.row}
+              </Table.Cell>
+              {row.cells.map((cell, c) => {
+                const column = preview.columns[c];
+                const problem = preview.problems.find(
+                  (p) => p.row === row.row && p.column === column?.header,
+                );
+                return (
+                  <Table.Cell
+                    key={c}
+                    px="2"
+                    whiteSpace="nowrap"
+                    maxW="20rem"
+                    truncate
+                    title={problem?.message}
+                    bg={problem ? "riskTint" : undefined}
+                    color={column?.meaning ? "ink" : "softInk"}
+                  >
+                    {cell}
+                  </Table.Cell>
+                );
+              })}
             </Table.Row>
           ))}
         </Table.Body>

@@ -6,7 +6,7 @@ import { formatWhole } from "../../shared/format/numbers";
 export const MEANINGS = [
   { value: "id", label: "Id" },
   { value: "name", label: "Name" },
-  { value: "wbs", label: "WBS path or code" },
+  { value: "wbs", label: "WBS" },
   { value: "kind", label: "Kind" },
   { value: "duration", label: "Duration" },
   { value: "predecessors", label: "Predecessors" },

@@ -37,6 +37,10 @@ function merged(plan: PlanView, result: EditResult): PlanView {
     ...plan,
     project: { ...plan.project, revision: result.revision },
     finish: result.finish,
+    plannedCost: result.plannedCost,
+    links: plan.links
+      .filter((link) => !(link.to in result.predecessors))
+      .concat(Object.values(result.predecessors).flat()),
     branches: result.branches,
     activities: plan.activities.map((activity) => changed.get(activity.id) ?? activity),
   };

@@ -284,6 +284,7 @@ export interface components {
             id: string;
             name?: string;
             duration?: string;
+            predecessors?: string;
             estimate?: components["schemas"]["EstimateWords"];
             certain?: boolean;
         };
@@ -354,8 +355,13 @@ export interface components {
             revision: number;
             /** Format: date-time */
             finish: string;
+            /** Format: double */
+            plannedCost: number;
             activities: components["schemas"]["ActivityView"][];
             branches: components["schemas"]["BranchView"][];
+            predecessors: {
+                [key: string]: components["schemas"]["LinkView"][];
+            };
         };
         EstimateWords: {
             shape: string;
@@ -528,9 +534,14 @@ export interface components {
             failure?: string;
             progress?: components["schemas"]["Progress"];
         };
+        SampleRow: {
+            /** Format: int32 */
+            row: number;
+            cells: string[];
+        };
         SchedulePreview: {
             columns: components["schemas"]["Column"][];
-            sample: string[][];
+            sample: components["schemas"]["SampleRow"][];
             /** Format: int32 */
             rows: number;
             problems: components["schemas"]["CellProblem"][];

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.support.ui.Select;
 
 class JourneyTest {
     private static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
@@ -183,6 +184,43 @@ class JourneyTest {
         browser.open(server.address());
         browser.choose("[aria-label='Project file or schedule']", bad.toString());
         browser.read("[role='alert']", "not \"a while\"");
+    }
+
+    @Test
+    void predecessorsAreTypedAndALoopIsRefusedInTheCell() {
+        bringIn(DEMO);
+        browser.read("[data-row='S30']", "S10");
+        browser.select("S30", "after");
+        browser.type("S10+4w", Keys.ENTER);
+        browser.read(Browser.cell("S30", "after"), "S10FS+4w");
+        browser.read("[data-row='S30']", "14 May 2027");
+        browser.select("S10", "after");
+        browser.type("S00; S40", Keys.ENTER);
+        browser.read(REFUSAL, "The logic runs in a loop: S10 → S20 → S40 → S10");
+        browser.type(Keys.ESCAPE);
+        browser.read(Browser.cell("S10", "after"), "S00");
+    }
+
+    @Test
+    void aScheduleInATableIsCorrectedAndTakenOver() throws IOException {
+        Path table = folder.resolve("slab.csv");
+        String bad = "Nr;Task;Dur;After;Wo\n1;Clear;5;;Yard\n2;Pour;soon;1FS+1d;Yard/Slab\n";
+        Files.writeString(table, bad);
+        browser.open(server.address());
+        browser.choose("[aria-label='Project file or schedule']", table.toString());
+        browser.read("main", "1 problem in 2 rows");
+        browser.read("[role='alert']", "Row 3, Dur: \"soon\" is no duration");
+        browser.open(server.address());
+        Files.writeString(table, bad.replace("soon", "2 wks"));
+        browser.choose("[aria-label='Project file or schedule']", table.toString());
+        browser.read("main", "2 activities, 1 link, 0 with a range");
+        new Select(browser.see("select[aria-label='What “Wo” says']")).selectByVisibleText("WBS");
+        browser.enter("input[aria-label='First day']", "1 Mar 2027");
+        browser.read("main", "The plan would finish on 22 Mar 2027");
+        browser.press("Take it over");
+        browser.see("[role='treegrid'][aria-label='Plan']");
+        browser.read("main", "Planned to finish on 22 Mar 2027");
+        browser.read("[role='treegrid']", "Slab");
     }
 
     @Test

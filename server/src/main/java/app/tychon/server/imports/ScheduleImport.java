@@ -82,9 +82,11 @@ class ScheduleImport {
                 columns(understood),
                 table.rows().stream()
                         .limit(SAMPLE_ROWS)
-                        .map(row -> IntStream.range(0, table.header().size())
-                                .mapToObj(row::cell)
-                                .toList())
+                        .map(row -> new SchedulePreview.SampleRow(
+                                row.number(),
+                                IntStream.range(0, table.header().size())
+                                        .mapToObj(row::cell)
+                                        .toList()))
                         .toList(),
                 table.rows().size(),
                 read.problems().stream().limit(MOST_PROBLEMS).toList(),

@@ -18,7 +18,7 @@ import java.util.List;
  */
 record SchedulePreview(
         List<Column> columns,
-        List<List<String>> sample,
+        List<SampleRow> sample,
         int rows,
         List<CellProblem> problems,
         int problemCount,
@@ -33,4 +33,11 @@ record SchedulePreview(
      * @param meaning what it is taken to say; absent where it is left out
      */
     record Column(String header, @Nullable String meaning) {}
+
+    /**
+     * A row of the table, a cell for every column.
+     *
+     * @param row as the file counts them
+     */
+    record SampleRow(int row, List<String> cells) {}
 }

@@ -9,6 +9,7 @@ import jakarta.annotation.Nullable;
  *
  * @param id the activity's code
  * @param duration with its unit, such as 12d
+ * @param predecessors all of them as text, such as A10; A20FS+3d; empty for none
  * @param estimate in the words of the project file
  * @param certain true takes the estimate away
  */
@@ -16,6 +17,7 @@ record ActivityEdit(
         String id,
         @Nullable @Schema(implementation = String.class) JsonNode name,
         @Nullable @Schema(implementation = String.class) JsonNode duration,
+        @Nullable @Schema(implementation = String.class) JsonNode predecessors,
         @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
         @Nullable Boolean certain) {
 

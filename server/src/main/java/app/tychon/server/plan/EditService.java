@@ -7,6 +7,8 @@ import app.tychon.core.model.Basis;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Link;
+import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Shape;
 import app.tychon.exchange.DurationText;
@@ -62,22 +64,50 @@ class EditService {
                     "The plan was changed meanwhile, in another window or by somebody else. Look at it as it is now, then edit again.");
         }
         LoadedPlan before = plans.find(id);
-        Map<String, Activity> changed = changed(before, edits);
+        List<Problem> problems = new ArrayList<>();
+        Map<String, Activity> changed = changed(before, edits, problems);
+        Relinking relinking = Relinking.of(before.plan(), edits, problems);
+        if (!problems.isEmpty()) {
+            throw new InvalidPlanException(problems);
+        }
         List<Activity> activities = before.plan().activities().stream()
                 .map(a -> changed.getOrDefault(a.id(), a))
                 .toList();
+        LoadedPlan after =
+                after(project.revision() + 1, relinking, before.plan().withActivities(activities));
         records.activities(id, changed.keySet()).forEach(row -> row.update(changed.get(row.code())));
+        store(id, relinking);
         project.changed();
-        LoadedPlan after = LoadedPlan.of(project.revision(), before.plan().withActivities(activities));
         events.publishEvent(new PlanChanged(id, after));
-        return difference(before, after);
+        return difference(before, after, relinking);
     }
 
-    private static Map<String, Activity> changed(LoadedPlan plan, List<ActivityEdit> edits) {
+    private static LoadedPlan after(long revision, Relinking relinking, Plan plan) {
+        try {
+            return LoadedPlan.of(revision, relinking.apply(plan));
+        } catch (InvalidPlanException e) {
+            throw relinking.toldHere(e);
+        }
+    }
+
+    private void store(UUID project, Relinking relinking) {
+        if (relinking.isEmpty()) {
+            return;
+        }
+        Map<String, UUID> keys = records.activities(project, relinking.touched()).stream()
+                .collect(Collectors.toMap(ActivityEntity::code, ActivityEntity::id));
+        records.deleteLinksInto(
+                project, relinking.activities().stream().map(keys::get).toList());
+        int position = records.nextLinkPosition(project);
+        for (Link link : relinking.added()) {
+            records.insert(new LinkEntity(project, position++, keys.get(link.from()), keys.get(link.to()), link));
+        }
+    }
+
+    private static Map<String, Activity> changed(LoadedPlan plan, List<ActivityEdit> edits, List<Problem> problems) {
         Map<String, Activity> known =
                 plan.plan().activities().stream().collect(Collectors.toMap(Activity::id, Function.identity()));
         Map<String, Activity> changed = new HashMap<>();
-        List<Problem> problems = new ArrayList<>();
         Estimates grades = Estimates.of(plan.plan());
         for (int i = 0; i < edits.size(); i++) {
             ActivityEdit edit = edits.get(i);
@@ -94,9 +124,6 @@ class EditService {
             }
             here.forEach(p -> problems.add(new Problem(pointer + p.pointer(), p.message())));
             changed.put(edit.id(), edited);
-        }
-        if (!problems.isEmpty()) {
-            throw new InvalidPlanException(problems);
         }
         return changed;
     }
@@ -123,7 +150,7 @@ class EditService {
         return Optional.ofNullable(node).map(given -> reader.apply(JsonCursor.at(given, pointer, problems)));
     }
 
-    private static EditResult difference(LoadedPlan before, LoadedPlan after) {
+    private static EditResult difference(LoadedPlan before, LoadedPlan after, Relinking relinking) {
         PlanMapping now = new PlanMapping(after);
         List<ActivityView> differing = IntStream.range(
                         0, after.plan().activities().size())
@@ -136,6 +163,11 @@ class EditService {
                 .mapToObj(now::activity)
                 .toList();
         return new EditResult(
-                after.revision(), Instants.toCivil(after.schedule().finish()), differing, now.branches());
+                after.revision(),
+                Instants.toCivil(after.schedule().finish()),
+                after.cost(),
+                differing,
+                now.branches(),
+                relinking.views());
     }
 }

@@ -43,10 +43,7 @@ final class PlanMapping {
                 loaded.cost(),
                 branches(),
                 activities(),
-                plan.links().stream()
-                        .map(l -> new LinkView(
-                                l.from(), l.to(), l.type().name(), l.lag().toString()))
-                        .toList(),
+                plan.links().stream().map(LinkView::of).toList(),
                 plan.calendars().stream().map(PlanMapping::calendar).toList());
     }
 

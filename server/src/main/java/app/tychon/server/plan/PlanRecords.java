@@ -1,6 +1,7 @@
 package app.tychon.server.plan;
 
 import jakarta.persistence.EntityManager;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Repository;
@@ -30,6 +31,23 @@ class PlanRecords {
                 .setParameter("project", project)
                 .setParameter("codes", codes)
                 .getResultList();
+    }
+
+    /** Removes all links into activities. */
+    void deleteLinksInto(UUID project, Collection<UUID> activities) {
+        entities.createQuery("delete from LinkEntity l where l.projectId = :project and l.toId in :activities")
+                .setParameter("project", project)
+                .setParameter("activities", activities)
+                .executeUpdate();
+    }
+
+    int nextLinkPosition(UUID project) {
+        return 1
+                + entities.createQuery(
+                                "select coalesce(max(l.position), -1) from LinkEntity l where l.projectId = :project",
+                                Integer.class)
+                        .setParameter("project", project)
+                        .getSingleResult();
     }
 
     void insert(Object row) {

@@ -35,7 +35,7 @@ class ScheduleImportTest extends ServerTest {
         assertThat(shown.at("/columns/1/meaning").asText()).isEqualTo("name");
         assertThat(shown.at("/columns/3/meaning").asText()).isEqualTo("predecessors");
         assertThat(shown.at("/columns/4").has("meaning")).isFalse();
-        assertThat(shown.at("/sample/1/1").asText()).isEqualTo("Graben");
+        assertThat(shown.at("/sample/1/cells/1").asText()).isEqualTo("Graben");
         assertThat(shown.at("/activities").asInt()).isEqualTo(2);
         assertThat(shown.at("/links").asInt()).isEqualTo(1);
         assertThat(shown.at("/finish").asText()).isEqualTo("2027-03-22T17:00:00");

@@ -138,6 +138,38 @@ class PlanTest extends ServerTest {
     }
 
     @Test
+    void predecessorsAreEditedAsTextAndALoopIsSpelledOut() throws Exception {
+        UUID id = plans.insert(new PlanBuilder()
+                .task("A", 5)
+                .task("B", 5)
+                .task("C", 5)
+                .link("A", "B")
+                .link("B", "C")
+                .build());
+        JsonNode result =
+                json.readTree(edit(id.toString(), 1, "[{\"id\":\"C\",\"predecessors\":\"a; BSS−" + "2d; AFS+1w\"}]")
+                        .andExpect(status().isOk())
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString());
+        assertThat(result.at("/finish").asText()).isEqualTo("2027-03-19T17:00:00");
+        assertThat(result.at("/predecessors/C")).hasSize(3);
+        assertThat(result.at("/predecessors/C/1/lag").asText()).isEqualTo("-2d");
+        assertThat(plans.find(id).plan().links()).hasSize(4);
+        edit(id.toString(), 2, "[{\"id\":\"A\",\"predecessors\":\"C\"}]")
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.problems[0].pointer").value("/0/predecessors"))
+                .andExpect(jsonPath("$.problems[0].message").value(containsString("runs in a loop: ")));
+        edit(id.toString(), 2, "[{\"id\":\"A\",\"predecessors\":\"Z+1d\"}]")
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.problems[0].message").value(containsString("\"Z+1d\" is no predecessor")));
+        edit(id.toString(), 2, "[{\"id\":\"C\",\"predecessors\":\"\"}]").andExpect(status().isOk());
+        JsonNode plan = read("/api/projects/" + id + "/plan");
+        assertThat(plan.at("/links")).hasSize(1);
+        assertThat(plan.at("/finish").asText()).isEqualTo("2027-03-12T17:00:00");
+    }
+
+    @Test
     void certaintyCanBeSaidWhereAGradeWouldHold() throws Exception {
         UUID id = plans.insert(new PlanBuilder()
                 .grade("B", new Shape.Triangular(0.9, 1, 1.5))
