@@ -1,0 +1,77 @@
+package app.tychon.server.database;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Plans kept by an earlier version are whole after the migrations. */
+class MigrationTest {
+    @TempDir
+    Path folder;
+
+    private static Flyway flyway(DatabaseAddress address, String target) {
+        return Flyway.configure()
+                .dataSource(address.url(), address.user(), address.password())
+                .locations("classpath:db/migration")
+                .target(target)
+                .load();
+    }
+
+    private static void insertAnOldPlan(Statement sql) throws SQLException {
+        sql.execute("SET @p = UUID(), @c = UUID(), @b = UUID()");
+        sql.execute(
+                "INSERT INTO project (id, code, name, currency, start_at, calendar, lag_calendar, revision, created_at,"
+                        + " edited_at) VALUES (@p, 'p', 'Old', 'EUR', '2027-03-01 08:00', 'std', 'PREDECESSOR', 3, NOW(), NOW())");
+        sql.execute(
+                "INSERT INTO calendar (id, project_id, code, position, definition) VALUES (@c, @p, 'std', 0, '{}')");
+        sql.execute("INSERT INTO branch (id, project_id, code, outline, name, position)"
+                + " VALUES (@b, @p, 'W', '1', 'All', 0)");
+        sql.execute(
+                "INSERT INTO activity (id, project_id, branch_id, calendar_id, code, name, kind, duration, position,"
+                        + " version) VALUES (UUID(), @p, @b, @c, 'A', 'Dig', 'TASK', '5d', 0, 0)");
+        sql.execute("INSERT INTO cost_line (id, project_id, code, name, amount, fixed_share, timing, position)"
+                + " VALUES (UUID(), @p, 'C', 'Fee', 10, 1, 'EVEN', 0)");
+    }
+
+    @Test
+    void anActivityOfTheFirstVersionHasNeitherProgressNorGradeNorWatch() throws SQLException, IOException {
+        try (OwnDatabase database = OwnDatabase.start(folder)) {
+            flyway(database.address(), "1").migrate();
+            migrateFrom(database.address());
+        }
+    }
+
+    private static void migrateFrom(DatabaseAddress address) throws SQLException {
+        try (Connection connection = DriverManager.getConnection(address.url(), address.user(), address.password());
+                Statement sql = connection.createStatement()) {
+            insertAnOldPlan(sql);
+            assertThat(flyway(address, "latest").migrate().migrationsExecuted).isPositive();
+            try (ResultSet row = sql.executeQuery("SELECT * FROM activity")) {
+                assertThat(row.next()).isTrue();
+                assertThat(row.getString("name")).isEqualTo("Dig");
+                assertThat(row.getString("combine_risks")).isEqualTo("ADD");
+                assertThat(row.getBoolean("watch")).isFalse();
+                assertThat(row.getString("grade")).isNull();
+                assertThat(row.getString("actual_start")).isNull();
+            }
+            try (ResultSet row = sql.executeQuery("SELECT data_date FROM project")) {
+                assertThat(row.next()).isTrue();
+                assertThat(row.getString(1)).isNull();
+            }
+            sql.execute("DELETE FROM project");
+            try (ResultSet row = sql.executeQuery("SELECT COUNT(*) FROM activity")) {
+                assertThat(row.next()).isTrue();
+                assertThat(row.getInt(1)).isZero();
+            }
+        }
+    }
+}
