@@ -51,20 +51,4 @@ public record Risk(
 
     /** Whether it can occur in an iteration where another one did, or did not. */
     public record Condition(String risk, boolean occurs) {}
-
-    public Risk withState(State other) {
-        return new Risk(
-                id,
-                title,
-                kind,
-                other,
-                category,
-                owner,
-                probability,
-                impacts,
-                recurrence,
-                onlyIf,
-                exclusiveGroup,
-                response);
-    }
 }

@@ -170,11 +170,6 @@ public final class Network {
         return projectTime.work(Instants.of(plan.project().start()));
     }
 
-    /** The time map of a calendar of the plan. */
-    public WorkingTime calendarTime(String calendar) {
-        return calendars.get(calendar);
-    }
-
     /** Planned duration in minutes of the activity's time map. */
     public double planned(int position) {
         return planned[position];

@@ -11,7 +11,6 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /** Predecessors as planners write them: {@code A10; A20FS+3d; A30SS-1d}. FS where no type is said, days where no unit. */
 public final class PredecessorText {
@@ -74,18 +73,5 @@ public final class PredecessorText {
         }
         return DurationWords.read(amount + unit)
                 .map(lag -> sign.equals("-") ? new WorkDuration(-lag.amount(), lag.unit()) : lag);
-    }
-
-    /** The text that {@link #read} reads back to the same links. */
-    public static String write(List<Link> links) {
-        return links.stream().map(PredecessorText::write).collect(Collectors.joining("; "));
-    }
-
-    private static String write(Link link) {
-        double lag = link.lag().amount();
-        if (lag == 0) {
-            return link.type() == LinkType.FS ? link.from() : link.from() + link.type();
-        }
-        return link.from() + link.type() + (lag > 0 ? "+" : "") + link.lag();
     }
 }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.core.model.Link;
-import app.tychon.core.model.LinkType;
 import app.tychon.core.model.WorkDuration;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
@@ -64,17 +63,6 @@ class TableTest {
     void whatIsNoneIsToldAndTheOthersAreKept() {
         assertThat(links("A10; B99; A20XX; A10FS+3moons")).hasSize(1);
         assertThat(problems).hasSize(3).allMatch(p -> p.contains("is no predecessor"));
-    }
-
-    @Test
-    void whatIsWrittenIsReadBack() {
-        List<Link> links = List.of(
-                new Link("A10", "Z", LinkType.FS, WorkDuration.ZERO),
-                new Link("A20", "Z", LinkType.SS, WorkDuration.parse("-1.5d").orElseThrow()),
-                new Link("A-1", "Z", LinkType.FF, WorkDuration.ZERO),
-                new Link("3", "Z", LinkType.FS, WorkDuration.parse("4h").orElseThrow()));
-        assertThat(PredecessorText.write(links)).isEqualTo("A10; A20SS-1.5d; A-1FF; 3FS+4h");
-        assertThat(links(PredecessorText.write(links))).isEqualTo(links);
     }
 
     @ParameterizedTest
