@@ -67,6 +67,12 @@ final class SimulateCommand implements Callable<Integer> {
             description = "risks as they are (none, default), or after their responses, whose actions then cost money")
     private Responses responses;
 
+    @Option(
+            names = "--towards",
+            paramLabel = "MILESTONE",
+            description = "activities are critical towards this one; default: the project's finish")
+    private String towards;
+
     @Option(names = "--threads", paramLabel = "T", description = "default: as many as there are cores")
     private Integer threads;
 
@@ -88,6 +94,9 @@ final class SimulateCommand implements Callable<Integer> {
             Plan plan = ProjectFileReader.read(in);
             long began = System.nanoTime();
             CompiledPlan compiled = CompiledPlan.of(plan).with(Variation.CURRENT.withRisks(responses.setting));
+            if (towards != null) {
+                compiled = compiled.towards(towards);
+            }
             RunResult result = Simulation.run(compiled, settings, RunMonitor.NONE);
             report(plan, compiled, result, (System.nanoTime() - began) / 1e9);
         }

@@ -179,4 +179,13 @@ class SimulateTest {
         assertThat(parts).isCloseTo(current.at("/cost/mean").asDouble(), within(1.0));
         assertThat(this.out.toString()).contains("How often each risk struck").contains("occurrence");
     }
+
+    @Test
+    void criticalityCanBeTowardsAnActivity() throws IOException {
+        JsonNode towards = json("--iterations", "500", "--towards", "G30");
+        assertThat(towards.at("/activities/2/criticality").asDouble()).isEqualTo(1);
+        assertThat(towards.at("/activities/5/criticality").asDouble()).isZero();
+        assertThat(run("simulate", GARDEN, "--towards", "nowhere")).isEqualTo(2);
+        assertThat(err.toString()).contains("no milestone or activity \"nowhere\"");
+    }
 }

@@ -5,12 +5,16 @@ import java.util.Comparator;
 import java.util.stream.IntStream;
 
 /**
- * Which activities lie on a longest path to the project's finish: those that finish it, and those from which a driving
+ * Which activities lie on a longest path to the project's finish, or to another target: those that finish it, and those from which a driving
  * link leads to one that does. Driving links are traced, float is not consulted, so calendars cannot hide a path.
  * O(activities + links) an iteration. For one thread at a time.
  */
 public final class CriticalTrace {
+    /** Stands for the project's finish as the target. */
+    public static final int PROJECT = -1;
+
     private final Network network;
+    private final int target;
     private final ForwardPass pass;
     /** Where each position's id stands in order; where several drive, the first counts, whatever the order of rows. */
     private final int[] rank;
@@ -19,10 +23,17 @@ public final class CriticalTrace {
     /** Whether a position is critical in any lane; working space. */
     private final boolean[] any;
 
+    /** A trace to the project's finish. */
     public CriticalTrace(Network network, ForwardPass pass) {
+        this(network, pass, PROJECT);
+    }
+
+    /** @param target position of the activity whose finish counts, or {@link #PROJECT} */
+    public CriticalTrace(Network network, ForwardPass pass, int target) {
         this.network = network;
+        this.target = target;
         this.pass = pass;
-        terminals = terminals();
+        terminals = target == PROJECT ? terminals() : new int[] {target};
         any = new boolean[network.size()];
         rank = new int[network.size()];
         int[] sorted = IntStream.range(0, network.size())
@@ -63,7 +74,7 @@ public final class CriticalTrace {
             boolean[] critical = lanes.critical[i];
             double[] finish = lanes.finish[i];
             for (int k = 0; k < count; k++) {
-                if (lanes.end[k] - finish[k] <= ForwardPass.SAME) {
+                if (target != PROJECT || lanes.end[k] - finish[k] <= ForwardPass.SAME) {
                     critical[k] = true;
                     any[i] = true;
                     if (lanes.last[k] < 0 || rank[i] < rank[lanes.last[k]]) {

@@ -13,7 +13,7 @@ public final class Lanes {
     public final double[][] finish;
     /** Latest finish of each lane. */
     public final double[] end;
-    /** Position of the activity that finishes the project in each lane; filled by {@link CriticalTrace}. */
+    /** Position of the activity that finishes the project, or is the target, in each lane; filled by {@link CriticalTrace}. */
     public final int[] last;
     /** Whether the activity lies on a longest path in that lane; filled by {@link CriticalTrace}. */
     public final boolean[][] critical;

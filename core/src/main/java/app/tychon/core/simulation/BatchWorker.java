@@ -29,7 +29,7 @@ final class BatchWorker {
         spans = new BranchSpans(network, width);
         strikes = plan.risks().space();
         money = plan.costs().space();
-        trace = new CriticalTrace(network, pass);
+        trace = new CriticalTrace(network, pass, plan.target());
     }
 
     /**

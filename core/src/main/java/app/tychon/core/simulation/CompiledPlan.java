@@ -6,6 +6,7 @@ import app.tychon.core.model.Correlation;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Plan;
+import app.tychon.core.schedule.CriticalTrace;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
@@ -31,9 +32,10 @@ public final class CompiledPlan {
             ShapeTables tables,
             UncertainInput[] durations,
             Map<String, UncertainInput> amounts,
-            Variation variation) {
-        Parts with(Variation other) {
-            return new Parts(network, pass, schedule, planned, tables, durations, amounts, other);
+            Variation variation,
+            int target) {
+        Parts with(Variation other, int otherTarget) {
+            return new Parts(network, pass, schedule, planned, tables, durations, amounts, other, otherTarget);
         }
     }
 
@@ -90,12 +92,27 @@ public final class CompiledPlan {
                 tables,
                 durations,
                 CostModel.amounts(network, tables),
-                Variation.CURRENT));
+                Variation.CURRENT,
+                CriticalTrace.PROJECT));
     }
 
     /** The same plan in another variation. */
     public CompiledPlan with(Variation variation) {
-        return new CompiledPlan(parts.with(variation));
+        return new CompiledPlan(parts.with(variation, parts.target()));
+    }
+
+    /**
+     * The same plan, in which activities are critical, and paths drive, towards a milestone or activity instead of the
+     * project's finish.
+     *
+     * @throws IllegalArgumentException where there is no such activity, or it is a hammock
+     */
+    public CompiledPlan towards(String id) {
+        boolean exists = network().plan().activities().stream().anyMatch(a -> a.id().equals(id) && !a.isHammock());
+        if (!exists) {
+            throw new IllegalArgumentException("there is no milestone or activity \"" + id + "\" to aim at");
+        }
+        return new CompiledPlan(parts.with(parts.variation(), network().position(id)));
     }
 
     /** What of an activity is still to be worked. Where work is under way, the estimate is scaled to what remains. */
@@ -164,6 +181,11 @@ public final class CompiledPlan {
 
     public Variation variation() {
         return parts.variation();
+    }
+
+    /** What criticality is towards: a position, or {@link CriticalTrace#PROJECT}. */
+    int target() {
+        return parts.target();
     }
 
     ForwardPass pass() {

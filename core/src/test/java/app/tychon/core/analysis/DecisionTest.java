@@ -184,6 +184,26 @@ class DecisionTest {
     }
 
     @Test
+    void criticalityCanBeTowardsAnotherMilestone() {
+        CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
+                .task("A", 10, new Shape.Uniform(5, 15))
+                .task("B", 5)
+                .milestone("M")
+                .task("C", 40)
+                .link("A", "M")
+                .link("B", "M")
+                .link("B", "C")
+                .build());
+        assertThat(run(plan).activities())
+                .extracting(ActivityResult::criticality)
+                .containsExactly(0.0, 1.0, 0.0, 1.0);
+        RunResult towards = run(plan.towards("M"));
+        assertThat(towards.activities()).extracting(ActivityResult::criticality).containsExactly(1.0, 0.0, 1.0, 0.0);
+        assertThat(towards.paths().get(0).activities()).containsExactly("A", "M");
+        assertThatThrownBy(() -> plan.towards("Z")).hasMessageContaining("no milestone or activity \"Z\"");
+    }
+
+    @Test
     void crucialityAndTheSensitivityIndexFollowTheirDefinitions() {
         RunResult result = run(CompiledPlan.of(new PlanBuilder()
                 .task("A", 10, new Shape.Uniform(0, 30))
