@@ -38,7 +38,6 @@ public final class Network {
     private final double[] lags;
     private final WorkingTime[] lagTimes;
     private final Map<String, CalendarDefinition> definitions;
-    private final Map<String, WorkingTime> calendars;
     private final WorkingTime projectTime;
     private final Plan plan;
     private final Branches branches;
@@ -48,7 +47,7 @@ public final class Network {
         activities = ordered;
         Map<String, CalendarDefinition> definitions = new HashMap<>();
         this.definitions = definitions;
-        calendars = new HashMap<>();
+        Map<String, WorkingTime> calendars = new HashMap<>();
         for (CalendarDefinition calendar : plan.calendars()) {
             definitions.put(calendar.id(), calendar);
             calendars.put(

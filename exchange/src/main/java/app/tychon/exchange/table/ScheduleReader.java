@@ -103,22 +103,26 @@ public final class ScheduleReader {
         try {
             Network.of(plan);
         } catch (InvalidPlanException e) {
-            for (Problem problem : e.problems()) {
-                String[] parts = problem.pointer().split("/");
-                boolean isLink = parts.length > 2 && parts[1].equals("links");
-                boolean isActivity = parts.length > 2 && parts[1].equals("activities");
-                int index = isLink || isActivity ? Integer.parseInt(parts[2]) : 0;
-                String id = isLink ? plan.links().get(index).to() : "";
-                Row row = table.rows().stream()
-                        .filter(r -> isLink && id(r).equals(id))
-                        .findFirst()
-                        .orElse(
-                                table.rows().isEmpty()
-                                        ? new Row(1, List.of())
-                                        : table.rows().get(index));
-                problem(row, isLink ? ScheduleColumn.PREDECESSORS : ScheduleColumn.NAME, problem.message());
-            }
+            e.problems().forEach(problem -> tell(plan, problem));
         }
+    }
+
+    /** A problem of the plan at the row it came from: that of the activity, or of a link's successor; else the first. */
+    private void tell(Plan plan, Problem problem) {
+        String[] parts = problem.pointer().split("/");
+        String section = parts.length > 2 ? parts[1] : "";
+        boolean isLink = section.equals("links");
+        int row = 0;
+        if (isLink) {
+            String successor = plan.links().get(Integer.parseInt(parts[2])).to();
+            row = plan.activities().stream().map(Activity::id).toList().indexOf(successor);
+        } else if (section.equals("activities")) {
+            row = Integer.parseInt(parts[2]);
+        }
+        problem(
+                table.rows().isEmpty() ? new Row(1, List.of()) : table.rows().get(row),
+                isLink ? ScheduleColumn.PREDECESSORS : ScheduleColumn.NAME,
+                problem.message());
     }
 
     /** Activities may be named before their row, by id or by the number of the row of the table, from 1. */

@@ -7,6 +7,7 @@ import app.tychon.core.model.Link;
 import app.tychon.core.model.WorkDuration;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -128,5 +129,27 @@ class TableTest {
         assertThatThrownBy(() -> CsvTables.read(new ByteArrayInputStream(rows)))
                 .isInstanceOf(UnreadableTableException.class)
                 .hasMessageContaining("more than 200000 rows");
+    }
+
+    @Test
+    void aLoopIsToldAtItsRowHoweverManyLinksThereAre() throws UnreadableTableException {
+        Table table = CsvTables.read("id,name,duration,predecessors\nA,a,1d,\nB,b,1d,A;C\nC,c,1d,A;B;ASS;AFF;BSS\n");
+        List<CellProblem> told = ScheduleReader.read(
+                        table, ScheduleColumn.guess(table.header()), "Loop", LocalDateTime.of(2027, 3, 1, 8, 0))
+                .problems();
+        assertThat(told).isNotEmpty().allSatisfy(problem -> {
+            assertThat(problem.row()).isIn(3, 4);
+            assertThat(problem.column()).isEqualTo("predecessors");
+            assertThat(problem.message()).contains("runs in a loop: ");
+        });
+        Table unnamed = CsvTables.read("id,name,duration\nA,a,1d\nB," + "b".repeat(600) + ",1d\n");
+        assertThat(ScheduleReader.read(
+                                unnamed,
+                                ScheduleColumn.guess(unnamed.header()),
+                                "Long",
+                                LocalDateTime.of(2027, 3, 1, 8, 0))
+                        .problems())
+                .singleElement()
+                .satisfies(problem -> assertThat(problem.row()).isEqualTo(3));
     }
 }
