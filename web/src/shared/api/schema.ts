@@ -4,6 +4,38 @@
  */
 
 export interface paths {
+    "/api/projects/{id}/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putProjectOn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/calendars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putCalendar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schedules": {
         parameters: {
             query?: never;
@@ -68,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/runs": {
         parameters: {
             query?: never;
@@ -82,6 +130,182 @@ export interface paths {
         options?: never;
         head?: never;
         patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/rows/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["removeRows"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/rows/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moveRows"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/duplicate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["duplicateProject"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/check/fix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fixFindings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/check/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["acceptFindings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/calendars/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/examples/{example}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beginFromExample"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/blank": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beginProject"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["editSettings"];
+        trace?: never;
+    };
+    "/api/projects/{id}/branches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["editBranches"];
         trace?: never;
     };
     "/api/projects/{id}/activities": {
@@ -244,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/undoing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["undoing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/plan": {
         parameters: {
             query?: never;
@@ -276,17 +516,120 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listEdits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["checkPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/activities/{activity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getActivity"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/examples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listExamples"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/calendars/{calendar}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeCalendar"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Accepting: {
+            check: string;
+            on: string[];
+            reason?: string;
+        };
         ActivityEdit: {
             id: string;
+            add?: boolean;
+            after?: string;
+            code?: string;
+            wbs?: string;
             name?: string;
+            kind?: string;
             duration?: string;
             predecessors?: string;
+            calendar?: string;
+            constraint?: components["schemas"]["ConstraintWords"];
+            actualStart?: string;
+            actualFinish?: string;
+            remaining?: string;
+            grade?: string;
+            notes?: string;
             estimate?: components["schemas"]["EstimateWords"];
             certain?: boolean;
+        };
+        ActivitySheet: {
+            predecessors: components["schemas"]["Neighbour"][];
+            successors: components["schemas"]["Neighbour"][];
+            costs: string[];
+            risks: string[];
         };
         ActivityView: {
             id: string;
@@ -304,17 +647,43 @@ export interface components {
             /** Format: double */
             freeFloatDays: number;
             onLongestPath: boolean;
+            /** Format: date-time */
+            lateStart: string;
+            /** Format: date-time */
+            lateFinish: string;
+            constraint?: components["schemas"]["ConstraintView"];
+            /** Format: date-time */
+            actualStart?: string;
+            /** Format: date-time */
+            actualFinish?: string;
+            remaining?: string;
+            grade?: string;
+            notes?: string;
             range: components["schemas"]["RangeView"];
+        };
+        BranchEdit: {
+            id: string;
+            add?: boolean;
+            after?: string;
+            parent?: string;
+            name?: string;
+            code?: string;
+            grade?: string;
         };
         BranchView: {
             id: string;
             parent?: string;
             code: string;
             name: string;
+            grade?: string;
             /** Format: date-time */
             start?: string;
             /** Format: date-time */
             finish?: string;
+        };
+        CalendarLook: {
+            /** Format: date-time */
+            finish: string;
         };
         CalendarView: {
             id: string;
@@ -329,6 +698,9 @@ export interface components {
             column: string;
             message: string;
         };
+        CheckView: {
+            findings: components["schemas"]["FindingView"][];
+        };
         Closure: {
             /** Format: date */
             from: string;
@@ -339,6 +711,15 @@ export interface components {
         Column: {
             header: string;
             meaning?: string;
+        };
+        ConstraintView: {
+            type: string;
+            /** Format: date-time */
+            date: string;
+        };
+        ConstraintWords: {
+            type: string;
+            date: string;
         };
         Criticality: {
             id: string;
@@ -353,15 +734,28 @@ export interface components {
         EditResult: {
             /** Format: int64 */
             revision: number;
+            project: components["schemas"]["ProjectView"];
             /** Format: date-time */
             finish: string;
             /** Format: double */
             plannedCost: number;
             activities: components["schemas"]["ActivityView"][];
+            order?: string[];
             branches: components["schemas"]["BranchView"][];
             predecessors: {
                 [key: string]: components["schemas"]["LinkView"][];
             };
+            calendars?: components["schemas"]["CalendarView"][];
+            gone: string[];
+            undoing: components["schemas"]["Undoing"];
+        };
+        EditView: {
+            /** Format: int64 */
+            revision: number;
+            /** Format: date-time */
+            at: string;
+            own: boolean;
+            label: string;
         };
         EstimateWords: {
             shape: string;
@@ -377,11 +771,41 @@ export interface components {
             weight?: number;
             basis?: string;
         };
+        Example: {
+            id: string;
+            name: string;
+            about: string;
+        };
+        FindingView: {
+            check: string;
+            on: string;
+            message: string;
+            fixable: boolean;
+            accepted?: string;
+        };
+        Fixing: {
+            check: string;
+            on: string[];
+        };
+        JsonNode: unknown;
         LinkView: {
             from: string;
             to: string;
             type: string;
             lag: string;
+        };
+        Neighbour: {
+            id: string;
+            name: string;
+            type: string;
+            lag: string;
+            drives: boolean;
+        };
+        NewProject: {
+            name: string;
+            /** Format: date */
+            start: string;
+            currency?: string;
         };
         OddsDouble: {
             plan: components["schemas"]["ReadingDouble"];
@@ -446,6 +870,15 @@ export interface components {
             /** Format: double */
             secondsLeft: number;
         };
+        ProjectSummary: {
+            project: components["schemas"]["ProjectView"];
+            /** Format: date-time */
+            finish: string;
+            /** Format: date-time */
+            p80?: string;
+            /** Format: int64 */
+            activities: number;
+        };
         ProjectView: {
             /** Format: uuid */
             id: string;
@@ -454,6 +887,10 @@ export interface components {
             currency: string;
             /** Format: date-time */
             start: string;
+            /** Format: date-time */
+            dataDate?: string;
+            calendar: string;
+            lagCalendar: string;
             /** Format: date-time */
             targetFinish?: string;
             /** Format: double */
@@ -506,6 +943,14 @@ export interface components {
             /** Format: double */
             fromPlan: number;
         };
+        RowMove: {
+            rows: string[];
+            into?: string;
+            after?: string;
+        };
+        RowRemoval: {
+            rows: string[];
+        };
         RunRequest: {
             /** Format: int32 */
             iterations: number;
@@ -556,6 +1001,10 @@ export interface components {
             /** Format: date-time */
             finish?: string;
         };
+        Undoing: {
+            undo?: string;
+            redo?: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -565,6 +1014,52 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    putProjectOn: {
+        parameters: {
+            query: {
+                shelf: "open" | "archived" | "deleted";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    putCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
     takeOverSchedule: {
         parameters: {
             query: {
@@ -636,7 +1131,9 @@ export interface operations {
     };
     listProjects: {
         parameters: {
-            query?: never;
+            query?: {
+                shelf?: "open" | "archived" | "deleted";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -649,7 +1146,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ProjectView"][];
+                    "*/*": components["schemas"]["ProjectSummary"][];
                 };
             };
         };
@@ -670,6 +1167,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
                 };
             };
         };
@@ -722,15 +1239,269 @@ export interface operations {
             };
         };
     };
-    editActivities: {
+    removeRows: {
         parameters: {
             query?: never;
-            header?: {
-                "If-Match"?: string;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RowRemoval"];
             };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    moveRows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RowMove"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    duplicateProject: {
+        parameters: {
+            query?: never;
+            header?: never;
             path: {
                 id: string;
             };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    fixFindings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Fixing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    acceptFindings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Accepting"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    lookAtCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CalendarLook"];
+                };
+            };
+        };
+    };
+    beginFromExample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                example: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    beginProject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewProject"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    editSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    editBranches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BranchEdit"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    editActivities: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody: {
@@ -1000,6 +1771,26 @@ export interface operations {
             };
         };
     };
+    undoing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Undoing"];
+                };
+            };
+        };
+    };
     getPlan: {
         parameters: {
             query?: never;
@@ -1040,6 +1831,113 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    listEdits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditView"][];
+                };
+            };
+        };
+    };
+    checkPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CheckView"];
+                };
+            };
+        };
+    };
+    getActivity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                activity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ActivitySheet"];
+                };
+            };
+        };
+    };
+    listExamples: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Example"][];
+                };
+            };
+        };
+    };
+    removeCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                calendar: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
                 };
             };
         };

@@ -79,18 +79,11 @@ final class LargePlans {
                 "c0",
                 LagCalendar.PREDECESSOR,
                 Targets.NONE);
-        return new Plan(
-                project,
-                weeks,
-                wbs,
-                rows,
-                links,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                costs,
-                risks(risks, activities, random));
+        return Plan.of(project, weeks, wbs, rows, links)
+                .edit()
+                .costs(costs)
+                .risks(risks(risks, activities, random))
+                .done();
     }
 
     /** Threats of a few days, each on one to three activities. */

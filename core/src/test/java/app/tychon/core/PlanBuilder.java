@@ -197,6 +197,17 @@ public final class PlanBuilder {
     public Plan build() {
         Project project = new Project("p", "Test plan", "EUR", START, dataDate, "std", lagCalendar, Targets.NONE);
         return new Plan(
-                project, calendars, wbs, activities, links, grades, correlations, resources, assignments, costs, risks);
+                project,
+                calendars,
+                wbs,
+                activities,
+                links,
+                grades,
+                correlations,
+                resources,
+                assignments,
+                costs,
+                risks,
+                List.of());
     }
 }

@@ -85,8 +85,8 @@ public final class RandomPlans {
                 links.add(backwards ? new Link(id, other, type, lag) : new Link(other, id, type, lag));
             }
         }
-        return new Plan(
-                new Project(
+        return plan.edit()
+                .project(new Project(
                         plan.project().id(),
                         plan.project().name(),
                         plan.project().currency(),
@@ -94,17 +94,10 @@ public final class RandomPlans {
                         Optional.of(dataDate),
                         plan.project().calendar(),
                         plan.project().lagCalendar(),
-                        plan.project().targets()),
-                plan.calendars(),
-                plan.wbs(),
-                rows,
-                links,
-                plan.grades(),
-                plan.correlations(),
-                plan.resources(),
-                plan.assignments(),
-                plan.costs(),
-                plan.risks());
+                        plan.project().targets()))
+                .activities(rows)
+                .links(links)
+                .done();
     }
 
     private Progress progress(Activity row, LocalDateTime dataDate) {

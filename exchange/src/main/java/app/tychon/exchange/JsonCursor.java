@@ -134,6 +134,11 @@ public final class JsonCursor {
         return false;
     }
 
+    /** Whether a date without a time stands here. */
+    public boolean isDate() {
+        return node.isTextual() && node.textValue().matches("\\d{4}-\\d{2}-\\d{2}");
+    }
+
     public LocalDateTime dateTime() {
         return parsed(
                 "a date and time such as 2027-03-01T08:00", LocalDateTime::parse, LocalDateTime.of(2000, 1, 1, 8, 0));

@@ -1,22 +1,10 @@
 package app.tychon.exchange;
 
-import app.tychon.core.model.Activity;
-import app.tychon.core.model.ActivityKind;
-import app.tychon.core.model.Basis;
-import app.tychon.core.model.CombineRisks;
-import app.tychon.core.model.Constraint;
 import app.tychon.core.model.InvalidPlanException;
-import app.tychon.core.model.LagCalendar;
-import app.tychon.core.model.Link;
-import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.PlanRules;
 import app.tychon.core.model.Problem;
-import app.tychon.core.model.Progress;
 import app.tychon.core.model.Project;
-import app.tychon.core.model.Targets;
-import app.tychon.core.model.WbsNode;
-import app.tychon.core.model.WorkDuration;
 import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
@@ -50,7 +38,8 @@ public final class ProjectFileReader {
             "resources",
             "assignments",
             "costs",
-            "risks");
+            "risks",
+            "accepted");
     private static final int MOST_FIELDS = 1000;
 
     private static final JsonMapper MAPPER = JsonMapper.builder()
@@ -143,105 +132,19 @@ public final class ProjectFileReader {
 
     private static Plan plan(JsonCursor at) {
         at.allow(FIELDS);
-        Project project = project(at.get("project"));
+        Project project = WorkJson.project(at.get("project"));
         return new Plan(
                 project,
                 at.list("calendars", CalendarJson::read),
-                at.list("wbs", ProjectFileReader::branch),
-                at.list("activities", activity -> activity(activity, project.calendar())),
-                at.list("links", ProjectFileReader::link),
+                at.list("wbs", WorkJson::branch),
+                at.list("activities", activity -> WorkJson.activity(activity, project.calendar())),
+                at.list("links", WorkJson::link),
                 at.list("grades", SpreadJson::grade),
                 at.list("correlations", SpreadJson::correlation),
                 at.list("resources", MoneyJson::resource),
                 at.list("assignments", MoneyJson::assignment),
                 at.list("costs", MoneyJson::cost),
-                at.list("risks", RiskJson::read));
-    }
-
-    private static Project project(JsonCursor at) {
-        at.allow(Set.of("id", "name", "currency", "start", "dataDate", "calendar", "lagCalendar", "targets"));
-        return new Project(
-                at.get("id").text(),
-                at.get("name").text(),
-                currency(at.get("currency")),
-                at.get("start").dateTime(),
-                at.optional("dataDate", JsonCursor::dateTime),
-                at.get("calendar").text(),
-                at.optional("lagCalendar", Words::lagCalendar).orElse(LagCalendar.PREDECESSOR),
-                at.optional("targets", ProjectFileReader::targets).orElse(Targets.NONE));
-    }
-
-    private static String currency(JsonCursor at) {
-        String code = at.text();
-        if (!code.matches("[A-Z]{3}|\\?")) {
-            at.problem("must be a currency code of three capitals such as EUR, not " + at.quoted());
-        }
-        return code;
-    }
-
-    private static Targets targets(JsonCursor at) {
-        at.allow(Set.of("finish", "cost"));
-        return new Targets(at.optional("finish", JsonCursor::dateTime), at.optional("cost", JsonCursor::number));
-    }
-
-    private static WbsNode branch(JsonCursor at) {
-        at.allow(Set.of("id", "parent", "code", "name", "grade"));
-        return new WbsNode(
-                at.get("id").text(),
-                at.optional("parent", JsonCursor::text),
-                at.optional("code", JsonCursor::text).orElse(""),
-                at.get("name").text(),
-                at.optional("grade", JsonCursor::text));
-    }
-
-    private static Activity activity(JsonCursor at, String projectCalendar) {
-        at.allow(Set.of(
-                "id",
-                "wbs",
-                "name",
-                "kind",
-                "duration",
-                "calendar",
-                "constraint",
-                "actualStart",
-                "actualFinish",
-                "remaining",
-                "grade",
-                "estimate",
-                "combineRisks",
-                "watch"));
-        ActivityKind kind = at.optional("kind", Words::kind).orElse(ActivityKind.TASK);
-        boolean timeless = kind != ActivityKind.TASK && at.get("duration").isAbsent();
-        return new Activity(
-                at.get("id").text(),
-                at.get("wbs").text(),
-                at.get("name").text(),
-                kind,
-                timeless ? WorkDuration.ZERO : DurationText.read(at.get("duration")),
-                at.optional("calendar", JsonCursor::text).orElse(projectCalendar),
-                at.optional("constraint", ProjectFileReader::constraint),
-                new Progress(
-                        at.optional("actualStart", JsonCursor::dateTime),
-                        at.optional("actualFinish", JsonCursor::dateTime),
-                        at.optional("remaining", DurationText::read)),
-                at.optional("grade", JsonCursor::text),
-                at.optional("estimate", estimate -> EstimateJson.read(estimate, Basis.DAYS)),
-                at.optional("combineRisks", combine -> Words.read(combine, CombineRisks.values()))
-                        .orElse(CombineRisks.ADD),
-                at.optional("watch", JsonCursor::truth).orElse(false));
-    }
-
-    private static Constraint constraint(JsonCursor at) {
-        at.allow(Set.of("type", "date"));
-        return new Constraint(Words.constraint(at.get("type")), at.get("date").dateTime());
-    }
-
-    private static Link link(JsonCursor at) {
-        at.allow(Set.of("from", "to", "type", "lag"));
-        return new Link(
-                at.get("from").text(),
-                at.get("to").text(),
-                at.optional("type", Words::link).orElse(LinkType.FS),
-                at.optional("lag", DurationText::read).orElse(WorkDuration.ZERO));
+                at.list("risks", RiskJson::read),
+                at.list("accepted", WorkJson::acceptance));
     }
 }

@@ -12,10 +12,10 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** The words of the project file for the model's choices: FINISH_NO_LATER is written finishNoLater. */
-final class Words {
+public final class Words {
     private Words() {}
 
-    static <E extends Enum<E>> String of(E value) {
+    public static <E extends Enum<E>> String of(E value) {
         if (value instanceof LinkType) {
             return value.name();
         }
@@ -37,11 +37,11 @@ final class Words {
         return found.orElse(choices[0]);
     }
 
-    static ActivityKind kind(JsonCursor at) {
+    public static ActivityKind kind(JsonCursor at) {
         return read(at, ActivityKind.values());
     }
 
-    static ConstraintType constraint(JsonCursor at) {
+    public static ConstraintType constraint(JsonCursor at) {
         return read(at, ConstraintType.values());
     }
 
@@ -57,7 +57,7 @@ final class Words {
         return read(at, CostTiming.values());
     }
 
-    static LagCalendar lagCalendar(JsonCursor at) {
+    public static LagCalendar lagCalendar(JsonCursor at) {
         return read(at, LagCalendar.values());
     }
 }

@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param estimate     how uncertain the duration is; goes before any grade
  * @param combineRisks how several risks that strike it in one iteration work together
  * @param watch        whether all its sampled values are kept
+ * @param notes        what else is to be said of it; empty for nothing
  */
 public record Activity(
         String id,
@@ -27,7 +28,8 @@ public record Activity(
         Optional<String> grade,
         Optional<Estimate> estimate,
         CombineRisks combineRisks,
-        boolean watch) {
+        boolean watch,
+        String notes) {
 
     /** An activity without constraint, progress or spread. */
     public static Activity of(
@@ -44,47 +46,205 @@ public record Activity(
                 Optional.empty(),
                 Optional.empty(),
                 CombineRisks.ADD,
-                false);
+                false,
+                "");
+    }
+
+    public Activity withId(String other) {
+        return new Activity(
+                other,
+                wbs,
+                name,
+                kind,
+                duration,
+                calendar,
+                constraint,
+                progress,
+                grade,
+                estimate,
+                combineRisks,
+                watch,
+                notes);
+    }
+
+    public Activity withWbs(String other) {
+        return new Activity(
+                id,
+                other,
+                name,
+                kind,
+                duration,
+                calendar,
+                constraint,
+                progress,
+                grade,
+                estimate,
+                combineRisks,
+                watch,
+                notes);
+    }
+
+    public Activity withKind(ActivityKind other) {
+        return new Activity(
+                id,
+                wbs,
+                name,
+                other,
+                duration,
+                calendar,
+                constraint,
+                progress,
+                grade,
+                estimate,
+                combineRisks,
+                watch,
+                notes);
+    }
+
+    public Activity withCalendar(String other) {
+        return new Activity(
+                id,
+                wbs,
+                name,
+                kind,
+                duration,
+                other,
+                constraint,
+                progress,
+                grade,
+                estimate,
+                combineRisks,
+                watch,
+                notes);
+    }
+
+    public Activity withNotes(String other) {
+        return new Activity(
+                id,
+                wbs,
+                name,
+                kind,
+                duration,
+                calendar,
+                constraint,
+                progress,
+                grade,
+                estimate,
+                combineRisks,
+                watch,
+                other);
     }
 
     public Activity withName(String other) {
         return new Activity(
-                id, wbs, other, kind, duration, calendar, constraint, progress, grade, estimate, combineRisks, watch);
+                id,
+                wbs,
+                other,
+                kind,
+                duration,
+                calendar,
+                constraint,
+                progress,
+                grade,
+                estimate,
+                combineRisks,
+                watch,
+                notes);
     }
 
     public Activity withDuration(WorkDuration other) {
         return new Activity(
-                id, wbs, name, kind, other, calendar, constraint, progress, grade, estimate, combineRisks, watch);
+                id,
+                wbs,
+                name,
+                kind,
+                other,
+                calendar,
+                constraint,
+                progress,
+                grade,
+                estimate,
+                combineRisks,
+                watch,
+                notes);
     }
 
     public Activity withConstraint(Optional<Constraint> other) {
         return new Activity(
-                id, wbs, name, kind, duration, calendar, other, progress, grade, estimate, combineRisks, watch);
+                id, wbs, name, kind, duration, calendar, other, progress, grade, estimate, combineRisks, watch, notes);
     }
 
     public Activity withProgress(Progress other) {
         return new Activity(
-                id, wbs, name, kind, duration, calendar, constraint, other, grade, estimate, combineRisks, watch);
+                id,
+                wbs,
+                name,
+                kind,
+                duration,
+                calendar,
+                constraint,
+                other,
+                grade,
+                estimate,
+                combineRisks,
+                watch,
+                notes);
     }
 
     public Activity withGrade(Optional<String> other) {
         return new Activity(
-                id, wbs, name, kind, duration, calendar, constraint, progress, other, estimate, combineRisks, watch);
+                id,
+                wbs,
+                name,
+                kind,
+                duration,
+                calendar,
+                constraint,
+                progress,
+                other,
+                estimate,
+                combineRisks,
+                watch,
+                notes);
     }
 
     public Activity withEstimate(Optional<Estimate> other) {
         return new Activity(
-                id, wbs, name, kind, duration, calendar, constraint, progress, grade, other, combineRisks, watch);
+                id,
+                wbs,
+                name,
+                kind,
+                duration,
+                calendar,
+                constraint,
+                progress,
+                grade,
+                other,
+                combineRisks,
+                watch,
+                notes);
     }
 
     public Activity withCombineRisks(CombineRisks other) {
         return new Activity(
-                id, wbs, name, kind, duration, calendar, constraint, progress, grade, estimate, other, watch);
+                id, wbs, name, kind, duration, calendar, constraint, progress, grade, estimate, other, watch, notes);
     }
 
     public Activity watched() {
         return new Activity(
-                id, wbs, name, kind, duration, calendar, constraint, progress, grade, estimate, combineRisks, true);
+                id,
+                wbs,
+                name,
+                kind,
+                duration,
+                calendar,
+                constraint,
+                progress,
+                grade,
+                estimate,
+                combineRisks,
+                true,
+                notes);
     }
 
     /** What a day of its duration or estimate is, in minutes: of its calendar, or of the clock where it ignores that. */

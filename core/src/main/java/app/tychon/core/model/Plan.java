@@ -17,7 +17,8 @@ public record Plan(
         List<Resource> resources,
         List<Assignment> assignments,
         List<CostLine> costs,
-        List<Risk> risks) {
+        List<Risk> risks,
+        List<Acceptance> accepted) {
 
     /** What {@code on} says of a cost line or an impact that concerns the whole project. */
     public static final String PROJECT = "project";
@@ -33,55 +34,49 @@ public record Plan(
         assignments = List.copyOf(assignments);
         costs = List.copyOf(costs);
         risks = List.copyOf(risks);
+        accepted = List.copyOf(accepted);
+    }
+
+    /** A project with its activities and logic alone. */
+    public static Plan of(
+            Project project,
+            List<CalendarDefinition> calendars,
+            List<WbsNode> wbs,
+            List<Activity> activities,
+            List<Link> links) {
+        return new Plan(
+                project,
+                calendars,
+                wbs,
+                activities,
+                links,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+    }
+
+    /** A copy of which sections can be replaced. */
+    public PlanDraft edit() {
+        return new PlanDraft(this);
     }
 
     public Plan withActivities(List<Activity> others) {
-        return new Plan(
-                project, calendars, wbs, others, links, grades, correlations, resources, assignments, costs, risks);
+        return edit().activities(others).done();
     }
 
     public Plan withLinks(List<Link> others) {
-        return new Plan(
-                project,
-                calendars,
-                wbs,
-                activities,
-                others,
-                grades,
-                correlations,
-                resources,
-                assignments,
-                costs,
-                risks);
+        return edit().links(others).done();
     }
 
     public Plan withCosts(List<CostLine> others) {
-        return new Plan(
-                project,
-                calendars,
-                wbs,
-                activities,
-                links,
-                grades,
-                correlations,
-                resources,
-                assignments,
-                others,
-                risks);
+        return edit().costs(others).done();
     }
 
     public Plan withRisks(List<Risk> others) {
-        return new Plan(
-                project,
-                calendars,
-                wbs,
-                activities,
-                links,
-                grades,
-                correlations,
-                resources,
-                assignments,
-                costs,
-                others);
+        return edit().risks(others).done();
     }
 }

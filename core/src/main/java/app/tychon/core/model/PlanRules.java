@@ -25,7 +25,8 @@ public final class PlanRules {
             "resources",
             "assignments",
             "costs",
-            "risks");
+            "risks",
+            "accepted");
 
     private final Plan plan;
     private final PlanNames names;
@@ -47,6 +48,7 @@ public final class PlanRules {
         rules.grades();
         rules.assignments();
         rules.costs();
+        rules.accepted();
         new CorrelationRules(plan, rules.names, rules.found).check();
         new RiskRules(plan, rules.names, rules.found).check();
         return rules.found.inOrderOf(SECTIONS);
@@ -232,6 +234,17 @@ public final class PlanRules {
             line.estimate()
                     .ifPresent(estimate -> found.addAll(
                             pointer + "/estimate", EstimateRules.problems(estimate, EstimateRules.Subject.COST)));
+        }
+    }
+
+    private void accepted() {
+        for (int i = 0; i < plan.accepted().size(); i++) {
+            Acceptance accepted = plan.accepted().get(i);
+            String pointer = "/accepted/" + i;
+            found.addAll(TextRules.name(pointer + "/reason", accepted.reason()));
+            if (!accepted.on().equals(Plan.PROJECT)) {
+                activity(pointer + "/on", accepted.on());
+            }
         }
     }
 }

@@ -44,6 +44,22 @@ public record Risk(
         OCCURRED
     }
 
+    public Risk withImpacts(List<Impact> others, Optional<Response> otherwise) {
+        return new Risk(
+                id,
+                title,
+                kind,
+                state,
+                category,
+                owner,
+                probability,
+                others,
+                recurrence,
+                onlyIf,
+                exclusiveGroup,
+                otherwise);
+    }
+
     /** Whether it takes part in a simulation at all. */
     public boolean isLive() {
         return state == State.OPEN || state == State.OCCURRED;

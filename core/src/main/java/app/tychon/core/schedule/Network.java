@@ -34,6 +34,7 @@ public final class Network {
     private final Work[] works;
     private final int[] firstIn;
     private final int[] from;
+    private final int[] planLinks;
     private final LinkType[] types;
     private final double[] lags;
     private final WorkingTime[] lagTimes;
@@ -72,6 +73,7 @@ public final class Network {
         int links = plan.links().size();
         firstIn = new int[n + 1];
         from = new int[links];
+        planLinks = new int[links];
         types = new LinkType[links];
         lags = new double[links];
         lagTimes = new WorkingTime[links];
@@ -81,6 +83,7 @@ public final class Network {
             for (Arrow arrow : incoming.get(i)) {
                 Link link = arrow.link();
                 from[at] = positions.get(arrow.from());
+                planLinks[at] = arrow.index();
                 types[at] = arrow.type();
                 String calendar = lagCalendarOf(link);
                 double lag = link.lag().minutes(definitions.get(calendar));
@@ -136,6 +139,11 @@ public final class Network {
 
     private boolean runsInClockTime(Link link) {
         return link.lag().isElapsed() || plan.project().lagCalendar() == LagCalendar.ELAPSED;
+    }
+
+    /** The plan's own link that a link of the network came from. */
+    Link planLink(int link) {
+        return plan.links().get(planLinks[link]);
     }
 
     public Plan plan() {

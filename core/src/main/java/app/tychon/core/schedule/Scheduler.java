@@ -4,10 +4,13 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Constraint;
+import app.tychon.core.model.Link;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * The critical path method (Kelley and Walker 1959) with calendars, all link types, lags and constraints: one forward
@@ -34,12 +37,32 @@ public final class Scheduler {
         return new Scheduler(network).run();
     }
 
-    private Schedule run() {
+    /** The links that hold their successor where it stands, hammocks' included. */
+    public static Set<Link> driving(Network network) {
+        Scheduler scheduler = new Scheduler(network);
+        Lanes lanes = scheduler.early();
+        Set<Link> driving = new HashSet<>();
+        for (int i = 0; i < network.size(); i++) {
+            for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
+                if (scheduler.pass.drives(link, i, lanes, 0)) {
+                    driving.add(network.planLink(link));
+                }
+            }
+        }
+        return driving;
+    }
+
+    private Lanes early() {
         Lanes lanes = new Lanes(n, 1);
         for (int i = 0; i < n; i++) {
             lanes.duration[i][0] = network.expected(i);
         }
         pass.run(lanes, 1);
+        return lanes;
+    }
+
+    private Schedule run() {
+        Lanes lanes = early();
         new CriticalTrace(network, pass).run(lanes, 1);
         double finish = n == 0 ? Instants.of(network.plan().project().start()) : lanes.end[0];
         Arrays.fill(lateStart, Double.POSITIVE_INFINITY);

@@ -40,20 +40,11 @@ class ReplayTest {
     /** A plan with risks whose first activities also move together. */
     private static Plan plan(int seed) {
         Plan plan = RandomPlans.risky(seed, 30);
-        return new Plan(
-                plan.project(),
-                plan.calendars(),
-                plan.wbs(),
-                plan.activities(),
-                plan.links(),
-                plan.grades(),
-                List.of(
+        return plan.edit()
+                .correlations(List.of(
                         Correlation.group("G", "", List.of("A20", "A21", "A22"), 0.6),
-                        Correlation.group("H", "", List.of("A22", "A23", "C1"), 0.5)),
-                plan.resources(),
-                plan.assignments(),
-                plan.costs(),
-                plan.risks());
+                        Correlation.group("H", "", List.of("A22", "A23", "C1"), 0.5)))
+                .done();
     }
 
     @Test

@@ -80,18 +80,7 @@ public final class ScheduleReader {
         }
         Project project = new Project(
                 "imported", name, "EUR", start, Optional.empty(), "std", LagCalendar.PREDECESSOR, Targets.NONE);
-        Plan plan = new Plan(
-                project,
-                List.copyOf(calendars.values()),
-                outline.branches(),
-                activities,
-                links,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of());
+        Plan plan = Plan.of(project, List.copyOf(calendars.values()), outline.branches(), activities, links);
         if (problems.isEmpty()) {
             check(plan);
         }

@@ -10,12 +10,10 @@ import app.tychon.core.model.Progress;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonText;
-import app.tychon.server.database.Ids;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.LocalDateTime;
@@ -25,14 +23,9 @@ import java.util.UUID;
 /** An activity, milestone or hammock. Duration and estimate are kept in the words of the project file. */
 @Entity
 @Table(name = "activity")
-class ActivityEntity {
-    @Id
-    private UUID id;
-
-    private UUID projectId;
+class ActivityEntity extends RowEntity {
     private UUID branchId;
     private UUID calendarId;
-    private String code;
     private String name;
 
     @Enumerated(EnumType.STRING)
@@ -60,7 +53,8 @@ class ActivityEntity {
 
     private boolean watch;
 
-    private int position;
+    @Column(columnDefinition = "text")
+    private String notes;
 
     @Version
     private int version;
@@ -68,35 +62,32 @@ class ActivityEntity {
     protected ActivityEntity() {}
 
     ActivityEntity(UUID projectId, int position, UUID branchId, UUID calendarId, Activity activity) {
-        id = Ids.next();
-        this.projectId = projectId;
-        this.position = position;
-        this.branchId = branchId;
-        this.calendarId = calendarId;
-        code = activity.id();
+        super(projectId, position, activity.id());
+        update(branchId, calendarId, activity);
+    }
+
+    final void update(UUID branch, UUID calendar, Activity activity) {
+        branchId = branch;
+        calendarId = calendar;
+        name = activity.name();
         kind = activity.kind();
+        duration = activity.duration().toString();
         constraintType = activity.constraint().map(Constraint::type).orElse(null);
         constraintDate = activity.constraint().map(Constraint::date).orElse(null);
         actualStart = activity.progress().actualStart().orElse(null);
         actualFinish = activity.progress().actualFinish().orElse(null);
         remaining = activity.progress().remaining().map(WorkDuration::toString).orElse(null);
         grade = activity.grade().orElse(null);
-        combineRisks = activity.combineRisks();
-        watch = activity.watch();
-        update(activity);
-    }
-
-    /** Takes over what can be edited in place: name, duration, estimate. */
-    final void update(Activity activity) {
-        name = activity.name();
-        duration = activity.duration().toString();
         estimate =
                 activity.estimate().map(EstimateJson::write).map(JsonText::of).orElse(null);
+        combineRisks = activity.combineRisks();
+        watch = activity.watch();
+        notes = activity.notes().isEmpty() ? null : activity.notes();
     }
 
     Activity toCore(String branch, String calendar) {
         return new Activity(
-                code,
+                code(),
                 branch,
                 name,
                 kind,
@@ -110,11 +101,8 @@ class ActivityEntity {
                 Optional.ofNullable(grade),
                 Optional.ofNullable(estimate).map(text -> JsonText.read(text, at -> EstimateJson.read(at, Basis.DAYS))),
                 combineRisks,
-                watch);
-    }
-
-    UUID id() {
-        return id;
+                watch,
+                Optional.ofNullable(notes).orElse(""));
     }
 
     UUID branchId() {
@@ -123,9 +111,5 @@ class ActivityEntity {
 
     UUID calendarId() {
         return calendarId;
-    }
-
-    String code() {
-        return code;
     }
 }

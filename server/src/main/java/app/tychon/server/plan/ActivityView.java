@@ -1,17 +1,20 @@
 package app.tychon.server.plan;
 
+import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 
 /**
  * An activity with its planned dates.
  *
- * @param kind task or milestone
+ * @param kind task, milestone or hammock
  * @param duration as written, with its unit
  * @param totalFloatDays working days it may slip without moving the project's finish
  * @param freeFloatDays working days it may slip without moving any successor
  * @param onLongestPath whether it drives the planned finish
+ * @param remaining duration still ahead by the data date, with its unit, where it is said
+ * @param grade of its own; absent where that of its branch counts
  */
-record ActivityView(
+public record ActivityView(
         String id,
         String wbs,
         String name,
@@ -23,4 +26,12 @@ record ActivityView(
         double totalFloatDays,
         double freeFloatDays,
         boolean onLongestPath,
+        LocalDateTime lateStart,
+        LocalDateTime lateFinish,
+        @Nullable ConstraintView constraint,
+        @Nullable LocalDateTime actualStart,
+        @Nullable LocalDateTime actualFinish,
+        @Nullable String remaining,
+        @Nullable String grade,
+        @Nullable String notes,
         RangeView range) {}

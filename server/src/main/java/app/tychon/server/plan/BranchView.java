@@ -8,10 +8,11 @@ import java.time.LocalDateTime;
  *
  * @param code the outline number people read
  */
-record BranchView(
+public record BranchView(
         String id,
         @Nullable String parent,
         String code,
         String name,
+        @Nullable String grade,
         @Nullable LocalDateTime start,
         @Nullable LocalDateTime finish) {}

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 
 /** A working calendar with the days on which it is closed beyond its ordinary week. */
-record CalendarView(String id, String name, double hoursPerDay, List<Closure> closures) {
+public record CalendarView(String id, String name, double hoursPerDay, List<Closure> closures) {
     /** Closed from the first to the last day, both inclusive. */
     record Closure(LocalDate from, LocalDate to, String name) {}
 }

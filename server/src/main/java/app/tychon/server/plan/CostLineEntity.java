@@ -5,12 +5,10 @@ import app.tychon.core.model.CostLine;
 import app.tychon.core.model.CostTiming;
 import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonText;
-import app.tychon.server.database.Ids;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,14 +16,9 @@ import java.util.UUID;
 /** A cost line on an activity, on a branch, or, with neither, on the whole project. */
 @Entity
 @Table(name = "cost_line")
-class CostLineEntity {
-    @Id
-    private UUID id;
-
-    private UUID projectId;
+class CostLineEntity extends RowEntity {
     private UUID activityId;
     private UUID branchId;
-    private String code;
     private String name;
     private double amount;
     private double fixedShare;
@@ -39,17 +32,16 @@ class CostLineEntity {
     @Column(columnDefinition = "longtext")
     private String estimate;
 
-    private int position;
-
     protected CostLineEntity() {}
 
     CostLineEntity(UUID projectId, int position, UUID activityId, UUID branchId, CostLine line) {
-        id = Ids.next();
-        this.projectId = projectId;
-        this.position = position;
-        this.activityId = activityId;
-        this.branchId = branchId;
-        code = line.id();
+        super(projectId, position, line.id());
+        update(activityId, branchId, line);
+    }
+
+    final void update(UUID activity, UUID branch, CostLine line) {
+        activityId = activity;
+        branchId = branch;
         name = line.name();
         amount = line.amount();
         fixedShare = line.fixedShare();
@@ -60,7 +52,7 @@ class CostLineEntity {
 
     CostLine toCore(String on) {
         return new CostLine(
-                code,
+                code(),
                 name,
                 on,
                 amount,

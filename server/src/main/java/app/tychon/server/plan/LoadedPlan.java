@@ -8,7 +8,7 @@ import app.tychon.core.simulation.PlannedCost;
 
 /** A plan as it stands at a revision, with its dates and what it costs. */
 public record LoadedPlan(long revision, Plan plan, Network network, Schedule schedule, double cost) {
-    static LoadedPlan of(long revision, Plan plan) {
+    public static LoadedPlan of(long revision, Plan plan) {
         Network network = Network.of(plan);
         return new LoadedPlan(revision, plan, network, Scheduler.schedule(network), PlannedCost.of(network));
     }

@@ -23,13 +23,13 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** From the calculated plan to what the interface shows. */
-final class PlanMapping {
+public final class PlanMapping {
     private final LoadedPlan loaded;
     private final Plan plan;
     private final Map<String, CalendarDefinition> calendars;
     private final Estimates estimates;
 
-    PlanMapping(LoadedPlan loaded) {
+    public PlanMapping(LoadedPlan loaded) {
         this.loaded = loaded;
         plan = loaded.plan();
         estimates = Estimates.of(plan);
@@ -44,7 +44,11 @@ final class PlanMapping {
                 branches(),
                 activities(),
                 plan.links().stream().map(LinkView::of).toList(),
-                plan.calendars().stream().map(PlanMapping::calendar).toList());
+                calendars());
+    }
+
+    public List<CalendarView> calendars() {
+        return plan.calendars().stream().map(PlanMapping::calendar).toList();
     }
 
     private List<ActivityView> activities() {
@@ -54,7 +58,7 @@ final class PlanMapping {
     }
 
     /** One activity, by its place in the plan. */
-    ActivityView activity(int index) {
+    public ActivityView activity(int index) {
         Activity activity = plan.activities().get(index);
         ScheduledActivity dates = loaded.schedule().activities().get(index);
         CalendarDefinition calendar = calendars.get(activity.calendar());
@@ -71,6 +75,14 @@ final class PlanMapping {
                 dates.totalFloat() / day,
                 dates.freeFloat() / day,
                 dates.onLongestPath(),
+                Instants.toCivil(dates.lateStart()),
+                Instants.toCivil(dates.lateFinish()),
+                activity.constraint().map(ConstraintView::of).orElse(null),
+                activity.progress().actualStart().orElse(null),
+                activity.progress().actualFinish().orElse(null),
+                activity.progress().remaining().map(WorkDuration::toString).orElse(null),
+                activity.grade().orElse(null),
+                activity.notes().isEmpty() ? null : activity.notes(),
                 range(activity, dates, calendar));
     }
 
@@ -87,7 +99,7 @@ final class PlanMapping {
     }
 
     /** Each branch spans the work beneath it, at any depth. */
-    List<BranchView> branches() {
+    public List<BranchView> branches() {
         Map<String, String> parents = new HashMap<>();
         plan.wbs().forEach(node -> node.parent().ifPresent(parent -> parents.put(node.id(), parent)));
         Map<String, Double> starts = new HashMap<>();
@@ -110,6 +122,7 @@ final class PlanMapping {
                 node.parent().orElse(null),
                 node.code(),
                 node.name(),
+                node.grade().orElse(null),
                 start == null ? null : Instants.toCivil(start),
                 finish == null ? null : Instants.toCivil(finish));
     }

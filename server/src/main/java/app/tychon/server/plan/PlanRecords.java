@@ -3,7 +3,9 @@ package app.tychon.server.plan;
 import jakarta.persistence.EntityManager;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Repository;
 
 /** The rows of a plan: one query a table, never one a row. */
@@ -17,37 +19,78 @@ class PlanRecords {
 
     /** All rows of a kind that belong to a project, in their order. */
     <T> List<T> of(UUID project, Class<T> kind) {
-        return entities.createQuery(
-                        "select e from " + kind.getSimpleName() + " e where e.projectId = :project order by e.position",
-                        kind)
-                .setParameter("project", project)
-                .getResultList();
+        return query("select e from %s e where e.projectId = :project order by e.position", kind, project, kind);
     }
 
-    List<ActivityEntity> activities(UUID project, Iterable<String> codes) {
+    /** Those of a project's rows that have one of these codes. */
+    <T extends RowEntity> List<T> of(UUID project, Class<T> kind, Collection<String> codes) {
+        if (codes.isEmpty()) {
+            return List.of();
+        }
         return entities.createQuery(
-                        "select a from ActivityEntity a where a.projectId = :project and a.code in :codes",
-                        ActivityEntity.class)
+                        "select e from %s e where e.projectId = :project and e.code in :codes"
+                                .formatted(kind.getSimpleName()),
+                        kind)
                 .setParameter("project", project)
                 .setParameter("codes", codes)
                 .getResultList();
     }
 
-    /** Removes all links into activities. */
-    void deleteLinksInto(UUID project, Collection<UUID> activities) {
-        entities.createQuery("delete from LinkEntity l where l.projectId = :project and l.toId in :activities")
-                .setParameter("project", project)
-                .setParameter("activities", activities)
-                .executeUpdate();
+    /** The key of every row of a kind, by code. */
+    Map<String, UUID> keys(UUID project, Class<? extends RowEntity> kind) {
+        return query("select e.code, e.id from %s e where e.projectId = :project", kind, project, Object[].class)
+                .stream()
+                .collect(Collectors.toMap(row -> (String) row[0], row -> (UUID) row[1]));
     }
 
-    int nextLinkPosition(UUID project) {
+    /** The place of every row of a kind, by code. */
+    Map<String, Integer> positions(UUID project, Class<? extends RowEntity> kind) {
+        return query("select e.code, e.position from %s e where e.projectId = :project", kind, project, Object[].class)
+                .stream()
+                .collect(Collectors.toMap(row -> (String) row[0], row -> (Integer) row[1]));
+    }
+
+    private <T> List<T> query(String text, Class<?> kind, UUID project, Class<T> result) {
+        return entities.createQuery(text.formatted(kind.getSimpleName()), result)
+                .setParameter("project", project)
+                .getResultList();
+    }
+
+    void delete(UUID project, Class<? extends RowEntity> kind, Collection<String> codes) {
+        if (!codes.isEmpty()) {
+            entities.createQuery("delete from %s e where e.projectId = :project and e.code in :codes"
+                            .formatted(kind.getSimpleName()))
+                    .setParameter("project", project)
+                    .setParameter("codes", codes)
+                    .executeUpdate();
+        }
+    }
+
+    /** Removes all links into activities. */
+    void deleteLinksInto(Collection<UUID> activities) {
+        deleteOf("delete from LinkEntity e where e.toId in :activities", activities);
+    }
+
+    /** Removes all assignments to activities. */
+    void deleteAssignmentsOf(Collection<UUID> activities) {
+        deleteOf("delete from AssignmentEntity e where e.activityId in :activities", activities);
+    }
+
+    private void deleteOf(String statement, Collection<UUID> activities) {
+        if (!activities.isEmpty()) {
+            entities.createQuery(statement)
+                    .setParameter("activities", activities)
+                    .executeUpdate();
+        }
+    }
+
+    /** The first place behind all rows of a kind. */
+    int end(UUID project, Class<?> kind) {
         return 1
-                + entities.createQuery(
-                                "select coalesce(max(l.position), -1) from LinkEntity l where l.projectId = :project",
-                                Integer.class)
-                        .setParameter("project", project)
-                        .getSingleResult();
+                + query(
+                                "select coalesce(max(e.position), -1) from %s e where e.projectId = :project",
+                                kind, project, Integer.class)
+                        .get(0);
     }
 
     void insert(Object row) {

@@ -1,16 +1,12 @@
 package app.tychon.server.plan;
 
-import app.tychon.core.model.Activity;
-import app.tychon.core.model.Assignment;
-import app.tychon.core.model.CostLine;
-import app.tychon.core.model.Link;
+import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Plan;
-import app.tychon.core.model.WbsNode;
+import app.tychon.core.schedule.Network;
+import app.tychon.core.schedule.Scheduler;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectEntity;
 import app.tychon.server.project.ProjectRepository;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -28,11 +24,13 @@ public class PlanStore {
 
     private final ProjectRepository projects;
     private final PlanRecords records;
+    private final PlanWriter writer;
     private final Map<UUID, LoadedPlan> warm = new ConcurrentHashMap<>();
 
-    PlanStore(ProjectRepository projects, PlanRecords records) {
+    PlanStore(ProjectRepository projects, PlanRecords records, PlanWriter writer) {
         this.projects = projects;
         this.records = records;
+        this.writer = writer;
     }
 
     /** The plan of a project as it stands. */
@@ -97,6 +95,9 @@ public class PlanStore {
                         .toList(),
                 records.of(id, RiskEntity.class).stream()
                         .map(RiskEntity::toCore)
+                        .toList(),
+                records.of(id, AcceptanceEntity.class).stream()
+                        .map(AcceptanceEntity::toCore)
                         .toList());
         return LoadedPlan.of(project.revision(), plan);
     }
@@ -114,70 +115,19 @@ public class PlanStore {
     @Transactional
     public UUID insert(Plan plan) {
         ProjectEntity project = new ProjectEntity(plan.project());
-        UUID id = project.id();
+        project.setPlannedFinish(
+                Instants.toCivil(Scheduler.schedule(Network.of(plan)).finish()));
         records.insert(project);
-        Map<String, UUID> calendars = insertParts(id, plan.calendars(), CalendarEntity::new);
-        Map<String, UUID> branches = insertBranches(id, plan.wbs());
         records.flush();
-        Map<String, UUID> activities = new HashMap<>();
-        for (int i = 0; i < plan.activities().size(); i++) {
-            Activity a = plan.activities().get(i);
-            ActivityEntity row = new ActivityEntity(id, i, branches.get(a.wbs()), calendars.get(a.calendar()), a);
-            activities.put(a.id(), row.id());
-            records.insert(row);
-        }
-        for (int i = 0; i < plan.links().size(); i++) {
-            Link link = plan.links().get(i);
-            records.insert(new LinkEntity(id, i, activities.get(link.from()), activities.get(link.to()), link));
-        }
-        for (int i = 0; i < plan.costs().size(); i++) {
-            CostLine line = plan.costs().get(i);
-            records.insert(new CostLineEntity(id, i, activities.get(line.on()), branches.get(line.on()), line));
-        }
-        insertParts(id, plan.grades(), GradeEntity::new);
-        insertParts(id, plan.correlations(), CorrelationEntity::new);
-        insertParts(id, plan.risks(), RiskEntity::new);
-        Map<String, UUID> resources = insertParts(id, plan.resources(), ResourceEntity::new);
-        records.flush();
-        for (int i = 0; i < plan.assignments().size(); i++) {
-            Assignment one = plan.assignments().get(i);
-            records.insert(new AssignmentEntity(
-                    id, i, activities.get(one.activity()), resources.get(one.resource()), one.units()));
-        }
-        return id;
+        writer.write(project.id(), Plan.of(plan.project(), List.of(), List.of(), List.of(), List.of()), plan);
+        return project.id();
     }
 
-    /** Makes an entity of a part of a plan. */
-    @FunctionalInterface
-    private interface Part<T> {
-        PartEntity of(UUID project, int position, T part);
-    }
-
-    private <T> Map<String, UUID> insertParts(UUID project, List<T> parts, Part<T> entity) {
-        Map<String, UUID> keys = new HashMap<>();
-        for (int i = 0; i < parts.size(); i++) {
-            PartEntity row = entity.of(project, i, parts.get(i));
-            keys.put(row.code(), row.id());
-            records.insert(row);
-        }
-        return keys;
-    }
-
-    private Map<String, UUID> insertBranches(UUID project, List<WbsNode> nodes) {
-        Map<String, BranchEntity> rows = new HashMap<>();
-        List<BranchEntity> inOrder = new ArrayList<>();
-        for (int i = 0; i < nodes.size(); i++) {
-            BranchEntity row = new BranchEntity(project, i, nodes.get(i));
-            rows.put(row.code(), row);
-            inOrder.add(row);
-        }
-        inOrder.forEach(records::insert);
-        // A parent may come after its child in a file; it is named once all are there.
-        records.flush();
-        for (WbsNode node : nodes) {
-            node.parent().ifPresent(parent -> rows.get(node.id())
-                    .setParent(rows.get(parent).id()));
-        }
-        return rows.values().stream().collect(Collectors.toMap(BranchEntity::code, BranchEntity::id));
+    /** Brings what is stored of a project to another version of its plan. */
+    @Transactional
+    public void change(ProjectEntity project, LoadedPlan before, LoadedPlan after) {
+        project.update(after.plan().project());
+        project.setPlannedFinish(Instants.toCivil(after.schedule().finish()));
+        writer.write(project.id(), before.plan(), after.plan());
     }
 }

@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param plannedChance chance, 0 to 1, that the planned duration or less suffices
  * @param density heights from 0 to 100 at even steps from low to high; empty where certain
  */
-record RangeView(
+public record RangeView(
         String shape,
         boolean limits,
         double planned,

@@ -3,6 +3,7 @@ package app.tychon.server.project;
 import app.tychon.exchange.ProjectFileWriter;
 import app.tychon.server.plan.PlanStore;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
@@ -16,7 +17,10 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -25,15 +29,47 @@ import org.springframework.web.bind.annotation.RestController;
 class ProjectController {
     private final ProjectService projects;
     private final PlanStore plans;
+    private final Examples examples;
 
-    ProjectController(ProjectService projects, PlanStore plans) {
+    ProjectController(ProjectService projects, PlanStore plans, Examples examples) {
         this.projects = projects;
         this.plans = plans;
+        this.examples = examples;
     }
 
     @GetMapping
-    List<ProjectView> listProjects() {
-        return projects.list();
+    List<ProjectSummary> listProjects(@RequestParam(defaultValue = "OPEN") Shelf shelf) {
+        return projects.list(shelf);
+    }
+
+    @PostMapping("/blank")
+    @ResponseStatus(HttpStatus.CREATED)
+    ProjectView beginProject(@RequestBody @Valid NewProject body) {
+        return projects.find(projects.begin(body));
+    }
+
+    @GetMapping("/examples")
+    List<Examples.Example> listExamples() {
+        return examples.all();
+    }
+
+    @PostMapping("/examples/{example}")
+    @ResponseStatus(HttpStatus.CREATED)
+    ProjectView beginFromExample(@PathVariable String example) throws IOException {
+        return projects.find(projects.beginFromExample(example));
+    }
+
+    @PostMapping("/{id}/duplicate")
+    @ResponseStatus(HttpStatus.CREATED)
+    ProjectView duplicateProject(@PathVariable UUID id) {
+        return projects.find(projects.duplicate(id));
+    }
+
+    /** Puts a project away, or brings it back. */
+    @PutMapping("/{id}/shelf")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void putProjectOn(@PathVariable UUID id, @RequestParam Shelf shelf) {
+        projects.putOn(id, shelf);
     }
 
     /** The body is a project file; it is read as a stream and kept whole or not at all. */
@@ -48,10 +84,11 @@ class ProjectController {
         return projects.find(id);
     }
 
+    /** It can be brought back for 30 days. */
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteProject(@PathVariable UUID id) {
-        projects.delete(id);
+        projects.putOn(id, Shelf.DELETED);
     }
 
     @GetMapping("/{id}/file")

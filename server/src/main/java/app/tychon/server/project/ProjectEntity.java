@@ -41,11 +41,22 @@ public class ProjectEntity {
     private long revision;
     private LocalDateTime createdAt;
     private LocalDateTime editedAt;
+    private LocalDateTime plannedFinish;
+    private LocalDateTime archivedAt;
+    private LocalDateTime deletedAt;
 
     protected ProjectEntity() {}
 
     public ProjectEntity(Project project) {
         id = Ids.next();
+        update(project);
+        revision = 1;
+        createdAt = LocalDateTime.now(ZoneOffset.UTC);
+        editedAt = createdAt;
+    }
+
+    /** Takes over what the plan says of the project itself. */
+    public final void update(Project project) {
         code = project.id();
         name = project.name();
         currency = project.currency();
@@ -55,9 +66,6 @@ public class ProjectEntity {
         lagCalendar = project.lagCalendar();
         targetFinish = project.targets().finish().orElse(null);
         targetCost = project.targets().cost().orElse(null);
-        revision = 1;
-        createdAt = LocalDateTime.now(ZoneOffset.UTC);
-        editedAt = createdAt;
     }
 
     public Project toCore() {
@@ -70,6 +78,25 @@ public class ProjectEntity {
                 calendar,
                 lagCalendar,
                 new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost)));
+    }
+
+    Shelf shelf() {
+        return deletedAt != null ? Shelf.DELETED : archivedAt != null ? Shelf.ARCHIVED : Shelf.OPEN;
+    }
+
+    void putOn(Shelf shelf) {
+        LocalDateTime now = LocalDateTime.now(ZoneOffset.UTC);
+        archivedAt = shelf == Shelf.ARCHIVED ? now : null;
+        deletedAt = shelf == Shelf.DELETED ? now : null;
+    }
+
+    /** When the plan ends without uncertainty. */
+    public void setPlannedFinish(LocalDateTime finish) {
+        plannedFinish = finish;
+    }
+
+    Optional<LocalDateTime> plannedFinish() {
+        return Optional.ofNullable(plannedFinish);
     }
 
     /** Notes that the inputs have changed. */

@@ -1,6 +1,7 @@
 package app.tychon.server.project;
 
 import jakarta.persistence.LockModeType;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -22,6 +23,31 @@ public interface ProjectRepository extends Repository<ProjectEntity, UUID> {
 
     @Query("select p.revision from ProjectEntity p where p.id = :id")
     Optional<Long> findRevision(UUID id);
+
+    @Query("select p.id from ProjectEntity p where p.deletedAt < :before")
+    List<UUID> findDeletedBefore(LocalDateTime before);
+
+    /** The P80 finish of each project's last run that has one. */
+    @Query("select r.projectId as project, r.p80Finish as finish from RunEntity r where r.number ="
+            + " (select max(s.number) from RunEntity s where s.projectId = r.projectId and s.p80Finish is not null)")
+    List<LastOdds> findLastOdds();
+
+    /** The P80 finish of a project. */
+    interface LastOdds {
+        UUID getProject();
+
+        LocalDateTime getFinish();
+    }
+
+    @Query("select a.projectId as project, count(a) as activities from ActivityEntity a group by a.projectId")
+    List<Size> countActivities();
+
+    /** How many activities a project has. */
+    interface Size {
+        UUID getProject();
+
+        long getActivities();
+    }
 
     void deleteById(UUID id);
 }

@@ -1,6 +1,7 @@
 package app.tychon.server.project;
 
 import app.tychon.core.model.Project;
+import app.tychon.exchange.Words;
 import jakarta.annotation.Nullable;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -18,6 +19,9 @@ public record ProjectView(
         String name,
         String currency,
         LocalDateTime start,
+        @Nullable LocalDateTime dataDate,
+        String calendar,
+        String lagCalendar,
         @Nullable LocalDateTime targetFinish,
         @Nullable Double targetCost,
         long revision,
@@ -31,6 +35,9 @@ public record ProjectView(
                 project.name(),
                 project.currency(),
                 project.start(),
+                project.dataDate().orElse(null),
+                project.calendar(),
+                Words.of(project.lagCalendar()),
                 project.targets().finish().orElse(null),
                 project.targets().cost().orElse(null),
                 entity.revision(),
@@ -39,6 +46,18 @@ public record ProjectView(
 
     /** The same project, said to be at the revision that was shown with it. */
     public ProjectView atRevision(long shown) {
-        return new ProjectView(id, code, name, currency, start, targetFinish, targetCost, shown, editedAt);
+        return new ProjectView(
+                id,
+                code,
+                name,
+                currency,
+                start,
+                dataDate,
+                calendar,
+                lagCalendar,
+                targetFinish,
+                targetCost,
+                shown,
+                editedAt);
     }
 }

@@ -61,12 +61,12 @@ class ManyRowsTest {
                 .isLessThan(40);
 
         statistics.clear();
-        PlanStore cold = new PlanStore(projects, records);
+        PlanStore cold = new PlanStore(projects, records, new PlanWriter(records));
         Plan loaded = transaction.execute(status -> cold.find(id).plan());
         assertThat(loaded).isEqualTo(plan);
         assertThat(statistics.getPrepareStatementCount())
                 .as("queries to load: one a table, and the revision")
-                .isLessThanOrEqualTo(12);
+                .isLessThanOrEqualTo(13);
 
         statistics.clear();
         assertThat(plans.find(id).plan()).isEqualTo(plan);

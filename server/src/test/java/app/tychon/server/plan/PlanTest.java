@@ -3,7 +3,6 @@ package app.tychon.server.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasItem;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -253,14 +252,5 @@ class PlanTest extends ServerTest {
                 .andExpect(status().isUnprocessableEntity())
                 .andExpect(jsonPath("$.detail", containsString("not sound JSON")));
         assertThat(read("/api/projects")).hasSize(before);
-    }
-
-    @Test
-    void aDeletedProjectIsGone() throws Exception {
-        String id = bringIn("garden-room");
-        http.perform(delete("/api/projects/" + id)).andExpect(status().isNoContent());
-        http.perform(get("/api/projects/" + id + "/plan"))
-                .andExpect(status().isNotFound())
-                .andExpect(jsonPath("$.detail").value("There is no such project."));
     }
 }

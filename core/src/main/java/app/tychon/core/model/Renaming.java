@@ -1,0 +1,64 @@
+package app.tychon.core.model;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** A plan in which one branch or activity has another id, wherever it is named. */
+public final class Renaming {
+    private Renaming() {}
+
+    public static Plan of(Plan plan, String from, String to) {
+        UnaryOperator<String> id = name -> name.equals(from) ? to : name;
+        return plan.edit()
+                .wbs(plan.wbs().stream()
+                        .map(n -> new WbsNode(id.apply(n.id()), n.parent().map(id), n.code(), n.name(), n.grade()))
+                        .toList())
+                .activities(plan.activities().stream()
+                        .map(a -> a.id().equals(from) || a.wbs().equals(from)
+                                ? a.withId(id.apply(a.id())).withWbs(id.apply(a.wbs()))
+                                : a)
+                        .toList())
+                .links(plan.links().stream()
+                        .map(l -> new Link(id.apply(l.from()), id.apply(l.to()), l.type(), l.lag()))
+                        .toList())
+                .assignments(plan.assignments().stream()
+                        .map(a -> new Assignment(id.apply(a.activity()), a.resource(), a.units()))
+                        .toList())
+                .costs(plan.costs().stream()
+                        .map(c -> new CostLine(
+                                c.id(),
+                                c.name(),
+                                id.apply(c.on()),
+                                c.amount(),
+                                c.fixedShare(),
+                                c.timing(),
+                                c.grade(),
+                                c.estimate()))
+                        .toList())
+                .correlations(plan.correlations().stream()
+                        .map(g -> new Correlation(g.id(), g.name(), all(g.members(), id), g.coefficient(), g.matrix()))
+                        .toList())
+                .risks(plan.risks().stream().map(risk -> risk(risk, id)).toList())
+                .accepted(plan.accepted().stream()
+                        .map(a -> new Acceptance(a.check(), id.apply(a.on()), a.reason()))
+                        .toList())
+                .done();
+    }
+
+    private static List<String> all(List<String> names, UnaryOperator<String> id) {
+        return names.stream().map(id).toList();
+    }
+
+    private static Risk risk(Risk risk, UnaryOperator<String> id) {
+        Optional<Response> response =
+                risk.response().map(r -> new Response(r.probability(), impacts(r.impacts(), id), r.actions()));
+        return risk.withImpacts(impacts(risk.impacts(), id), response);
+    }
+
+    private static List<Impact> impacts(List<Impact> impacts, UnaryOperator<String> id) {
+        return impacts.stream()
+                .map(i -> new Impact(all(i.on(), id), i.effect(), i.draw(), i.distribution()))
+                .toList();
+    }
+}

@@ -1,0 +1,27 @@
+package app.tychon.server.check;
+
+import app.tychon.core.schedule.check.PlanCheck;
+import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.plan.PlanStore;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/projects/{id}/check")
+class CheckController {
+    private final PlanStore plans;
+
+    CheckController(PlanStore plans) {
+        this.plans = plans;
+    }
+
+    /** Whether the plan is fit to be simulated. */
+    @GetMapping
+    CheckView checkPlan(@PathVariable UUID id) {
+        LoadedPlan plan = plans.find(id);
+        return CheckView.of(PlanCheck.of(plan.network(), plan.schedule()));
+    }
+}

@@ -1,0 +1,33 @@
+package app.tychon.server.check;
+
+import app.tychon.core.model.Acceptance;
+import app.tychon.core.schedule.check.Finding;
+import app.tychon.core.schedule.check.PlanCheck;
+import jakarta.annotation.Nullable;
+import java.util.List;
+
+/** What the plan check has found, check by check, in the plan's order. */
+record CheckView(List<FindingView> findings) {
+
+    /**
+     * A finding.
+     *
+     * @param check its word
+     * @param on the activity, or project
+     * @param message what was found, with its numbers
+     * @param fixable whether it can be mended without moving a date
+     * @param accepted why it is no fault; absent where nobody has said so
+     */
+    record FindingView(String check, String on, String message, boolean fixable, @Nullable String accepted) {}
+
+    static CheckView of(List<Finding> findings) {
+        return new CheckView(findings.stream()
+                .map(f -> new FindingView(
+                        PlanCheck.word(f.check()),
+                        f.on(),
+                        f.message(),
+                        f.fix().isPresent(),
+                        f.accepted().map(Acceptance::reason).orElse(null)))
+                .toList());
+    }
+}

@@ -1,0 +1,58 @@
+package app.tychon.server.edits;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+
+/**
+ * What is to change in one activity, or a new one; what is absent stays, null takes away what can be absent.
+ *
+ * @param id the activity's code; of a new one it may be empty, then it gets one
+ * @param add true for a new activity
+ * @param after where a new one goes: behind this activity, or first in this branch; else at the end of its branch
+ * @param code another code for it
+ * @param duration with its unit, such as 12d; zero makes a task a milestone
+ * @param predecessors all of them as text, such as A10; A20FS+3d; empty for none
+ * @param actualStart a date, or a date and time; of a date the calendar's first working hour is meant
+ * @param actualFinish a date, or a date and time; of a date the calendar's last working hour is meant
+ * @param grade of its own; null means that of its branch
+ * @param estimate in the words of the project file
+ * @param certain true takes the estimate away
+ */
+record ActivityEdit(
+        String id,
+        @Nullable Boolean add,
+        @Nullable String after,
+        @Nullable @Schema(implementation = String.class) JsonNode code,
+        @Nullable @Schema(implementation = String.class) JsonNode wbs,
+        @Nullable @Schema(implementation = String.class) JsonNode name,
+        @Nullable @Schema(implementation = String.class) JsonNode kind,
+        @Nullable @Schema(implementation = String.class) JsonNode duration,
+        @Nullable @Schema(implementation = String.class) JsonNode predecessors,
+        @Nullable @Schema(implementation = String.class) JsonNode calendar,
+        @Nullable @Schema(implementation = ConstraintWords.class) JsonNode constraint,
+        @Nullable @Schema(implementation = String.class) JsonNode actualStart,
+        @Nullable @Schema(implementation = String.class) JsonNode actualFinish,
+        @Nullable @Schema(implementation = String.class) JsonNode remaining,
+        @Nullable @Schema(implementation = String.class) JsonNode grade,
+        @Nullable @Schema(implementation = String.class) JsonNode notes,
+        @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
+        @Nullable Boolean certain) {
+
+    /** A constraint as the project file writes it; of a date alone the calendar's working hour is meant. */
+    record ConstraintWords(String type, String date) {}
+
+    /** An estimate as the project file writes it; read leniently, so that every problem can be told by field. */
+    record EstimateWords(
+            String shape,
+            @Nullable Double value,
+            @Nullable Double low,
+            @Nullable Double likely,
+            @Nullable Double high,
+            @Nullable Double weight,
+            @Nullable String basis) {}
+
+    boolean isNew() {
+        return Boolean.TRUE.equals(add);
+    }
+}

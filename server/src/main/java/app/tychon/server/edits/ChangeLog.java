@@ -1,0 +1,104 @@
+package app.tychon.server.edits;
+
+import app.tychon.server.edits.ChangeSetEntity.State;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import jakarta.persistence.EntityManager;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
+import org.springframework.stereotype.Repository;
+
+/** The change sets of each project. */
+@Repository
+class ChangeLog {
+    private static final JsonMapper MAPPER = JsonMapper.builder().build();
+    private static final int LONGEST_LABEL = 300;
+
+    private final EntityManager entities;
+
+    ChangeLog(EntityManager entities) {
+        this.entities = entities;
+    }
+
+    void add(UUID project, long revision, String person, String label, State state, ChangeSet changes) {
+        String shown = label.length() > LONGEST_LABEL ? label.substring(0, LONGEST_LABEL - 1) + "…" : label;
+        entities.persist(new ChangeSetEntity(project, revision, person, shown, state, bytes(changes)));
+    }
+
+    /** What a person would take back next: the last of their edits that stands. */
+    Optional<ChangeSetEntity> undoable(UUID project, String person) {
+        return find(project, person, State.DONE, "desc");
+    }
+
+    /** What a person would do again next: the first of those they took back. */
+    Optional<ChangeSetEntity> redoable(UUID project, String person) {
+        return find(project, person, State.UNDONE, "asc");
+    }
+
+    private Optional<ChangeSetEntity> find(UUID project, String person, State state, String order) {
+        return entities.createQuery(
+                        "select c from ChangeSetEntity c where c.projectId = :project and c.person = :person"
+                                + " and c.state = :state order by c.revision " + order,
+                        ChangeSetEntity.class)
+                .setParameter("project", project)
+                .setParameter("person", person)
+                .setParameter("state", state)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst();
+    }
+
+    /** A new edit leaves nothing to do again. */
+    void dropUndone(UUID project, String person) {
+        entities.createQuery("update ChangeSetEntity c set c.state = :dropped where c.projectId = :project"
+                        + " and c.person = :person and c.state = :undone")
+                .setParameter("dropped", State.DROPPED)
+                .setParameter("undone", State.UNDONE)
+                .setParameter("project", project)
+                .setParameter("person", person)
+                .executeUpdate();
+    }
+
+    /** The last edits of a project, newest first. */
+    List<EditView> last(UUID project, String person, int most) {
+        return entities.createQuery(
+                        "select c.revision, c.madeAt, c.person, c.label from ChangeSetEntity c"
+                                + " where c.projectId = :project order by c.revision desc",
+                        Object[].class)
+                .setParameter("project", project)
+                .setMaxResults(most)
+                .getResultStream()
+                .map(row -> new EditView(
+                        (Long) row[0],
+                        ((LocalDateTime) row[1]).toInstant(ZoneOffset.UTC),
+                        person.equals(row[2]),
+                        (String) row[3]))
+                .toList();
+    }
+
+    ChangeSet changes(ChangeSetEntity entity) {
+        try (GZIPInputStream in = new GZIPInputStream(new ByteArrayInputStream(entity.changes()))) {
+            return MAPPER.readValue(in, ChangeSet.class);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static byte[] bytes(ChangeSet changes) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (GZIPOutputStream out = new GZIPOutputStream(bytes)) {
+            MAPPER.writeValue(out, changes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+}

@@ -1,0 +1,50 @@
+package app.tychon.server.edits;
+
+import app.tychon.core.model.Plan;
+import java.util.HashSet;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Codes for new rows, after the manner of the row they stand by: S45 or S50 behind S40. */
+final class Codes {
+    private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d{1,8})");
+    private static final int[] STEPS = {10, 5, 2, 1};
+
+    private final Set<String> taken = new HashSet<>();
+
+    Codes(Plan plan) {
+        plan.wbs().forEach(node -> taken.add(node.id()));
+        plan.activities().forEach(activity -> taken.add(activity.id()));
+        plan.costs().forEach(line -> taken.add(line.id()));
+        taken.add(Plan.PROJECT);
+    }
+
+    /** Notes that a code is in use; tells whether it was free. */
+    boolean take(String code) {
+        return taken.add(code);
+    }
+
+    /** A free code near another. */
+    String next(String near) {
+        Matcher form = NUMBERED.matcher(near);
+        String letters = form.matches() ? form.group(1) : near + ".";
+        long number = form.matches() ? Long.parseLong(form.group(2)) : 0;
+        int width = form.matches() ? form.group(2).length() : 2;
+        for (int step : STEPS) {
+            String code = code(letters, number + step, width);
+            if (!taken.contains(code)) {
+                return code;
+            }
+        }
+        long at = number + STEPS[0];
+        while (taken.contains(code(letters, at, width))) {
+            at++;
+        }
+        return code(letters, at, width);
+    }
+
+    private static String code(String letters, long number, int width) {
+        return letters + String.format("%0" + width + "d", number);
+    }
+}

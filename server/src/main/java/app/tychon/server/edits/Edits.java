@@ -1,0 +1,148 @@
+package app.tychon.server.edits;
+
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Plan;
+import app.tychon.server.edits.ChangeSetEntity.State;
+import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanStore;
+import app.tychon.server.problems.ConflictException;
+import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.project.ProjectEntity;
+import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.project.ProjectView;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Every change of a plan goes through here: checked as a whole, stored as a whole or not at all, kept as a change set. */
+@Service
+class Edits {
+    private static final int HISTORY = 200;
+
+    private final ProjectRepository projects;
+    private final PlanStore plans;
+    private final ChangeLog log;
+    private final ApplicationEventPublisher events;
+
+    Edits(ProjectRepository projects, PlanStore plans, ChangeLog log, ApplicationEventPublisher events) {
+        this.projects = projects;
+        this.plans = plans;
+        this.log = log;
+        this.events = events;
+    }
+
+    /**
+     * Applies an edit.
+     *
+     * @throws InvalidPlanException with the problem of every field, told in the words of the edit
+     * @throws ConflictException where the plan has changed since the editor saw it
+     */
+    @Transactional
+    public EditResult edit(Editor editor, Edit edit) {
+        ProjectEntity project = hold(editor);
+        LoadedPlan before = plans.find(editor.project());
+        Edit.Outcome outcome = edit.apply(before.plan());
+        LoadedPlan after = sound(project.revision() + 1, outcome.plan(), edit);
+        ChangeSet changes = ChangeSet.between(before.plan(), after.plan());
+        if (!changes.changes().isEmpty()) {
+            log.dropUndone(editor.project(), editor.person());
+            log.add(editor.project(), after.revision(), editor.person(), outcome.label(), State.DONE, changes);
+            store(project, before, after);
+        }
+        return result(editor, project, before, changes.changes().isEmpty() ? before : after, outcome.gone());
+    }
+
+    /** What a plan would be after an edit that is not kept. */
+    @Transactional(readOnly = true)
+    public LoadedPlan look(UUID id, Edit edit) {
+        LoadedPlan before = plans.find(id);
+        return sound(before.revision(), edit.apply(before.plan()).plan(), edit);
+    }
+
+    /** Takes back the editor's last edit that stands. */
+    @Transactional
+    public EditResult undo(Editor editor) {
+        ProjectEntity project = hold(editor);
+        ChangeSetEntity last = log.undoable(editor.project(), editor.person())
+                .orElseThrow(() -> new ConflictException("There is nothing to take back."));
+        last.setState(State.UNDONE);
+        return again(editor, project, log.changes(last).turned(), "Taken back: " + last.label());
+    }
+
+    /** Does again what the editor took back. */
+    @Transactional
+    public EditResult redo(Editor editor) {
+        ProjectEntity project = hold(editor);
+        ChangeSetEntity next = log.redoable(editor.project(), editor.person())
+                .orElseThrow(() -> new ConflictException("There is nothing to do again."));
+        next.setState(State.DONE);
+        return again(editor, project, log.changes(next), "Done again: " + next.label());
+    }
+
+    private EditResult again(Editor editor, ProjectEntity project, ChangeSet changes, String label) {
+        LoadedPlan before = plans.find(editor.project());
+        Plan plan = changes.applyTo(before.plan());
+        LoadedPlan after;
+        try {
+            after = LoadedPlan.of(project.revision() + 1, plan);
+        } catch (InvalidPlanException e) {
+            throw new ConflictException("This cannot be taken back any more, since other edits build on it: "
+                    + e.problems().get(0).message() + ".");
+        }
+        log.add(editor.project(), after.revision(), editor.person(), label, State.NOTE, changes);
+        store(project, before, after);
+        return result(editor, project, before, after, List.of());
+    }
+
+    /** What the editor could take back and do again now. */
+    @Transactional(readOnly = true)
+    public Undoing undoing(Editor editor) {
+        return new Undoing(
+                log.undoable(editor.project(), editor.person())
+                        .map(ChangeSetEntity::label)
+                        .orElse(null),
+                log.redoable(editor.project(), editor.person())
+                        .map(ChangeSetEntity::label)
+                        .orElse(null));
+    }
+
+    @Transactional(readOnly = true)
+    public List<EditView> history(Editor editor) {
+        return log.last(editor.project(), editor.person(), HISTORY);
+    }
+
+    private ProjectEntity hold(Editor editor) {
+        ProjectEntity project = projects.findForEditing(editor.project())
+                .orElseThrow(() -> new NotFoundException("There is no such project."));
+        if (editor.seen().filter(revision -> revision != project.revision()).isPresent()) {
+            throw new ConflictException(
+                    "The plan was changed meanwhile, in another window or by somebody else. Look at it as it is now, then edit again.");
+        }
+        return project;
+    }
+
+    private static LoadedPlan sound(long revision, Plan plan, Edit edit) {
+        try {
+            return LoadedPlan.of(revision, plan);
+        } catch (InvalidPlanException e) {
+            throw new InvalidPlanException(e.problems().stream()
+                    .map(problem -> edit.told(plan, problem))
+                    .distinct()
+                    .toList());
+        }
+    }
+
+    private void store(ProjectEntity project, LoadedPlan before, LoadedPlan after) {
+        plans.change(project, before, after);
+        project.changed();
+        events.publishEvent(new PlanChanged(project.id(), after));
+    }
+
+    private EditResult result(
+            Editor editor, ProjectEntity project, LoadedPlan before, LoadedPlan after, List<String> gone) {
+        return EditResult.of(ProjectView.of(project), before, after, gone, undoing(editor));
+    }
+}

@@ -1,0 +1,106 @@
+package app.tychon.server.edits;
+
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.ActivityKind;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Problem;
+import app.tychon.core.model.WbsNode;
+import app.tychon.core.model.WorkDuration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The activities that edits add: where they go, and what they are called. */
+final class NewActivities {
+    private static final String UNNAMED = "New activity";
+
+    private final Plan plan;
+    private final List<String> ids = new ArrayList<>();
+    private int count;
+
+    NewActivities(Plan before, List<ActivityEdit> edits, List<Problem> problems) {
+        Codes codes = new Codes(before);
+        List<Activity> rows = new ArrayList<>(before.activities());
+        Map<String, WbsNode> branches = new HashMap<>();
+        before.wbs().forEach(node -> branches.put(node.id(), node));
+        String calendar = before.project().calendar();
+        for (int i = 0; i < edits.size(); i++) {
+            ActivityEdit edit = edits.get(i);
+            if (!edit.isNew()) {
+                ids.add(edit.id());
+                continue;
+            }
+            // Rows of one paste follow each other.
+            String after = edit.after() == null && i > 0 && edits.get(i - 1).isNew() ? ids.get(i - 1) : edit.after();
+            Optional<Integer> at =
+                    Optional.ofNullable(after).map(id -> indexOf(rows, id)).filter(place -> place >= 0);
+            String branch = edit.wbs() != null
+                    ? edit.wbs().asText()
+                    : at.map(place -> rows.get(place).wbs())
+                            .orElse(branches.containsKey(after) ? after : lastBranch(before));
+            if (branch == null || !branches.containsKey(branch)) {
+                problems.add(new Problem("/" + i + "/wbs", "the plan has no such branch; add a branch first"));
+                ids.add(edit.id());
+                continue;
+            }
+            String id = edit.id().isBlank()
+                    ? codes.next(after == null ? branch : after)
+                    : edit.id().strip();
+            if (!codes.take(id)) {
+                problems.add(new Problem("/" + i + "/id", "there is already a row \"" + id + "\""));
+            }
+            ids.add(id);
+            Activity fresh = Activity.of(id, branch, UNNAMED, ActivityKind.TASK, WorkDuration.days(1), calendar);
+            rows.add(
+                    at.map(place -> place + 1).orElseGet(() -> placeIn(rows, branch, branch.equals(edit.after()))),
+                    fresh);
+            count++;
+        }
+        plan = count == 0 ? before : before.withActivities(rows);
+    }
+
+    private static String lastBranch(Plan plan) {
+        return plan.wbs().isEmpty()
+                ? null
+                : plan.wbs().get(plan.wbs().size() - 1).id();
+    }
+
+    private static int indexOf(List<Activity> rows, String id) {
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i).id().equals(id)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** First or behind the last of a branch's own activities. */
+    private static int placeIn(List<Activity> rows, String branch, boolean first) {
+        int place = rows.size();
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i).wbs().equals(branch)) {
+                place = first ? i : i + 1;
+                if (first) {
+                    return place;
+                }
+            }
+        }
+        return place;
+    }
+
+    /** The plan with the new rows in it, still empty. */
+    Plan plan() {
+        return plan;
+    }
+
+    /** The code of the activity that an edit is about. */
+    String idOf(int edit) {
+        return ids.get(edit);
+    }
+
+    int count() {
+        return count;
+    }
+}

@@ -1,0 +1,19 @@
+package app.tychon.server.edits;
+
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Pruning;
+import jakarta.validation.constraints.Size;
+import java.util.HashSet;
+import java.util.List;
+
+/** Rows taken out: activities, or branches with all beneath them. */
+record RowRemoval(@Size(min = 1, max = 20_000) List<String> rows) implements Edit {
+    @Override
+    public Outcome apply(Plan plan) {
+        Pruning pruning = Pruning.of(plan, new HashSet<>(rows));
+        int count = plan.activities().size() - pruning.plan().activities().size();
+        String what = rows.size() == 1 ? rows.get(0) : rows.size() + " rows";
+        return new Outcome(
+                pruning.plan(), what + " removed" + (count > 1 ? ", " + count + " activities" : ""), pruning.gone());
+    }
+}

@@ -1,0 +1,52 @@
+package app.tychon.server.plan;
+
+import app.tychon.core.model.Delta;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/**
+ * What leads into an activity, kept and changed as one: its predecessors, or its assignments.
+ *
+ * @param activity its code
+ */
+public record Into<T>(String activity, List<T> all) {
+
+    /** Everything by the activity it leads into. */
+    public static <T> List<Into<T>> of(List<T> all, Function<T, String> activity) {
+        Map<String, List<T>> groups = new LinkedHashMap<>();
+        all.forEach(one -> groups.computeIfAbsent(activity.apply(one), a -> new ArrayList<>(2))
+                .add(one));
+        return groups.entrySet().stream()
+                .map(group -> new Into<>(group.getKey(), group.getValue()))
+                .toList();
+    }
+
+    static <T> Delta<Into<T>> delta(List<T> before, List<T> after, Function<T, String> activity) {
+        if (before.equals(after)) {
+            return new Delta<>(List.of(), List.of(), List.of(), Set.of());
+        }
+        return Delta.of(of(before, activity), of(after, activity), Into::activity);
+    }
+
+    /** Keys of the activities into which something else led before. */
+    static <T> List<UUID> rewritten(Delta<Into<T>> delta, Map<String, UUID> activities) {
+        return Stream.concat(delta.changed().stream().map(Into::activity), delta.removed().stream())
+                .map(activities::get)
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    /** What leads into them now. */
+    static <T> List<T> written(Delta<Into<T>> delta) {
+        return Stream.concat(delta.changed().stream(), delta.added().stream())
+                .flatMap(into -> into.all().stream())
+                .toList();
+    }
+}

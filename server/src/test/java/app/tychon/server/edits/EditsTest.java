@@ -1,0 +1,226 @@
+package app.tychon.server.edits;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.tychon.core.model.Link;
+import app.tychon.core.model.Plan;
+import app.tychon.exchange.ProjectFileReader;
+import app.tychon.server.ServerTest;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.ByteArrayInputStream;
+import java.util.Comparator;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+class EditsTest extends ServerTest {
+    private String project;
+
+    @BeforeEach
+    void bringInTheDemo() throws Exception {
+        project = bringIn("kestrel-ridge");
+    }
+
+    private ResultActions send(MockHttpServletRequestBuilder request, String body) throws Exception {
+        return http.perform(request.contentType(MediaType.APPLICATION_JSON)
+                .header("Tychon-Person", "ann")
+                .content(body));
+    }
+
+    private JsonNode accepted(MockHttpServletRequestBuilder request, String body) throws Exception {
+        return json.readTree(send(request, body)
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString());
+    }
+
+    private String at(String path) {
+        return "/api/projects/" + project + path;
+    }
+
+    /** The plan as its file has it; the order of links means nothing. */
+    private Plan plan() throws Exception {
+        byte[] file = http.perform(get(at("/file"))).andReturn().getResponse().getContentAsByteArray();
+        Plan plan = ProjectFileReader.read(new ByteArrayInputStream(file));
+        List<Link> links = plan.links().stream()
+                .sorted(Comparator.comparing(Link::toString))
+                .toList();
+        return plan.withLinks(links);
+    }
+
+    @Test
+    void everyKindOfEditCanBeTakenBackAndDoneAgain() throws Exception {
+        Plan before = plan();
+        accepted(patch(at("/activities")), "[{\"id\":\"S10\",\"duration\":\"15d\",\"notes\":\"Two crews\"}]");
+        accepted(
+                patch(at("/activities")),
+                "[{\"id\":\"\",\"add\":true,\"after\":\"S10\",\"name\":\"Second survey\",\"duration\":\"3d\","
+                        + "\"predecessors\":\"S10\"},{\"id\":\"\",\"add\":true,\"name\":\"Third\"}]");
+        accepted(post(at("/rows/move")), "{\"rows\":[\"E20\",\"E30\"],\"into\":\"S\",\"after\":\"S20\"}");
+        accepted(patch(at("/branches")), "[{\"id\":\"\",\"add\":true,\"after\":\"S\",\"name\":\"Road\"}]");
+        accepted(post(at("/rows/remove")), "{\"rows\":[\"M\",\"S50\"]}");
+        accepted(patch(at("/activities")), "[{\"id\":\"S10\",\"code\":\"S11\"}]");
+        accepted(
+                patch(at("/settings")),
+                "{\"name\":\"Kestrel\",\"dataDate\":\"2027-03-10\",\"targetFinish\":null,\"targetCost\":5}");
+        accepted(patch(at("/activities")), "[{\"id\":\"S11\",\"actualStart\":\"2027-03-01\",\"remaining\":\"4d\"}]");
+        accepted(
+                post(at("/check/accept")),
+                "{\"check\":\"openFinish\",\"on\":[\"S20\",\"project\"],\"reason\":\"Known\"}");
+        Plan after = plan();
+        assertThat(after).isNotEqualTo(before);
+        assertThat(after.activities())
+                .extracting(a -> a.id())
+                .contains("S11", "S15")
+                .doesNotContain("M10", "S10");
+        for (int i = 0; i < 9; i++) {
+            accepted(post(at("/undo")), "");
+        }
+        assertThat(plan()).isEqualTo(before);
+        send(post(at("/undo")), "").andExpect(status().isConflict());
+        for (int i = 0; i < 9; i++) {
+            accepted(post(at("/redo")), "");
+        }
+        assertThat(plan()).isEqualTo(after);
+        accepted(post(at("/undo")), "");
+        accepted(patch(at("/activities")), "[{\"id\":\"S20\",\"name\":\"Permit\"}]");
+        send(post(at("/redo")), "")
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.detail").value("There is nothing to do again."));
+    }
+
+    @Test
+    void everybodyTakesBackTheirOwn() throws Exception {
+        accepted(patch(at("/activities")), "[{\"id\":\"S10\",\"duration\":\"15d\"}]");
+        http.perform(patch(at("/activities"))
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .header("Tychon-Person", "ben")
+                        .content("[{\"id\":\"S20\",\"duration\":\"99d\"}]"))
+                .andExpect(status().isOk());
+        JsonNode result = accepted(post(at("/undo")), "");
+        assertThat(result.at("/undoing/redo").asText()).isEqualTo("Duration of S10, Survey the ridge");
+        assertThat(plan().activities()).anySatisfy(a -> assertThat(a.duration()).hasToString("99d"));
+        assertThat(read(at("/edits")).get(0).get("label").asText()).startsWith("Taken back: Duration of S10");
+    }
+
+    @Test
+    void whatSomebodyElseChangedSinceIsNotTakenBack() throws Exception {
+        accepted(patch(at("/activities")), "[{\"id\":\"S10\",\"duration\":\"15d\"}]");
+        http.perform(patch(at("/activities"))
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .header("Tychon-Person", "ben")
+                        .content("[{\"id\":\"S10\",\"name\":\"Survey\"}]"))
+                .andExpect(status().isOk());
+        send(post(at("/undo")), "")
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.detail").value(containsString("“S10” has been changed since")));
+        assertThat(plan().activities()).anySatisfy(a -> assertThat(a.name()).isEqualTo("Survey"));
+    }
+
+    @Test
+    void whatHangsOnARemovedRowGoesWithItAndIsTold() throws Exception {
+        JsonNode result = accepted(post(at("/rows/remove")), "{\"rows\":[\"H10\"]}");
+        assertThat(result.get("gone")).isNotEmpty();
+        assertThat(result.get("gone").toString()).contains("cost line");
+        assertThat(result.get("order").toString()).doesNotContain("\"H10\"");
+    }
+
+    @Test
+    void badEditsAreToldByFieldAndNothingIsKept() throws Exception {
+        Plan before = plan();
+        refuse(patch(at("/activities")), "[{\"id\":\"S10\",\"calendar\":\"moon\"}]", "/0/calendar", "no calendar");
+        refuse(patch(at("/activities")), "[{\"id\":\"S10\",\"code\":\"S20\"}]", "/0/code", "already");
+        refuse(
+                patch(at("/activities")),
+                "[{\"id\":\"S10\",\"actualStart\":\"2027-03-01\"}]",
+                "/0/actualStart",
+                "no data date");
+        refuse(
+                patch(at("/activities")),
+                "[{\"id\":\"S10\",\"constraint\":{\"type\":\"soon\",\"date\":\"2027-03-01\"}}]",
+                "/0/constraint/type",
+                "startNoEarlier");
+        refuse(patch(at("/activities")), "[{\"id\":\"X\",\"add\":true,\"wbs\":\"Z\"}]", "/0/wbs", "no such branch");
+        refuse(patch(at("/branches")), "[{\"id\":\"S\",\"name\":\" \"}]", "/0/name", "empty");
+        refuse(post(at("/rows/move")), "{\"rows\":[\"S\"],\"into\":\"S\"}", "/into", "under itself");
+        refuse(patch(at("/settings")), "{\"currency\":\"euro\"}", "/currency", "three capitals");
+        refuse(patch(at("/settings")), "{\"colour\":\"red\"}", "/colour", "no such field");
+        refuse(put(at("/calendars")), "{\"id\":\"c\",\"name\":\"C\",\"hoursPerDay\":8}", "/week", "missing");
+        refuse(
+                post(at("/check/accept")),
+                "{\"check\":\"openFinish\",\"on\":[\"S20\"],\"reason\":\" \"}",
+                "/reason",
+                "say why");
+        assertThat(plan()).isEqualTo(before);
+        assertThat(read(at("/undoing")).has("undo")).isFalse();
+    }
+
+    private void refuse(MockHttpServletRequestBuilder request, String body, String pointer, String reason)
+            throws Exception {
+        send(request, body)
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.problems[0].pointer").value(pointer))
+                .andExpect(jsonPath("$.problems[0].message").value(containsString(reason)));
+    }
+
+    @Test
+    void findingsAreMendedAndAcceptedWithAReason() throws Exception {
+        accepted(patch(at("/activities")), "[{\"id\":\"X1\",\"add\":true,\"wbs\":\"S\",\"name\":\"Loose\"}]");
+        accepted(patch(at("/activities")), "[{\"id\":\"X2\",\"add\":true,\"wbs\":\"S\",\"predecessors\":\"X1\"}]");
+        assertThat(finding("openFinish", "X2").get("fixable").asBoolean()).isTrue();
+        accepted(post(at("/check/fix")), "{\"check\":\"openFinish\",\"on\":[\"X2\"]}");
+        assertThat(finding("openFinish", "X2")).isNull();
+        accepted(
+                post(at("/check/accept")),
+                "{\"check\":\"openStart\",\"on\":[\"X1\"],\"reason\":\"Begins when funds allow\"}");
+        assertThat(finding("openStart", "X1").get("accepted").asText()).isEqualTo("Begins when funds allow");
+        accepted(post(at("/check/accept")), "{\"check\":\"openStart\",\"on\":[\"X1\"]}");
+        assertThat(finding("openStart", "X1").has("accepted")).isFalse();
+    }
+
+    private JsonNode finding(String check, String on) throws Exception {
+        for (JsonNode finding : read(at("/check")).get("findings")) {
+            if (finding.get("check").asText().equals(check)
+                    && finding.get("on").asText().equals(on)) {
+                return finding;
+            }
+        }
+        return null;
+    }
+
+    @Test
+    void theSheetOfAnActivityTellsWhatDrivesIt() throws Exception {
+        JsonNode sheet = read(at("/activities/S40"));
+        assertThat(sheet.at("/predecessors/0/id").asText()).isEqualTo("S20");
+        assertThat(sheet.at("/predecessors/0/drives").asBoolean()).isTrue();
+        assertThat(sheet.at("/predecessors/1/drives").asBoolean())
+                .as("S30 has float")
+                .isFalse();
+        assertThat(sheet.get("successors")).isNotEmpty();
+        http.perform(get(at("/activities/none"))).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void aCalendarIsLookedAtBeforeItIsKept() throws Exception {
+        String closed = "{\"id\":\"std\",\"name\":\"Short week\",\"hoursPerDay\":8,"
+                + "\"week\":{\"mon\":[[\"08:00\",\"12:00\"]]},\"exceptions\":[]}";
+        JsonNode look = accepted(post(at("/calendars/look")), closed);
+        String finish = read(at("/plan")).get("finish").asText();
+        assertThat(look.get("finish").asText()).isGreaterThan(finish);
+        assertThat(read(at("/plan")).get("finish").asText()).isEqualTo(finish);
+        JsonNode kept = accepted(put(at("/calendars")), closed);
+        assertThat(kept.get("finish")).isEqualTo(look.get("finish"));
+        assertThat(kept.at("/calendars")).isNotEmpty();
+    }
+}
