@@ -3,6 +3,7 @@ import { OddsStage } from "../features/odds/OddsStage";
 import { PlanStage } from "../features/plan/PlanStage";
 import { ProjectsPage } from "../features/projects/ProjectsPage";
 import { RangesStage } from "../features/ranges/RangesStage";
+import { NoteBar } from "../shared/ui/NoteBar";
 import { Frame } from "./Frame";
 
 const router = createBrowserRouter([
@@ -22,5 +23,10 @@ const router = createBrowserRouter([
 ]);
 
 export function App() {
-  return <RouterProvider router={router} />;
+  return (
+    <>
+      <RouterProvider router={router} />
+      <NoteBar />
+    </>
+  );
 }

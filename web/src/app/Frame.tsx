@@ -18,7 +18,7 @@ export function Frame() {
 
   return (
     <Flex direction="column" height="100%" minHeight="0">
-      <TopRow projectId={projectId} name={name ?? ""} />
+      <TopRow projectId={projectId} name={name ?? ""} revision={plan.data?.project.revision ?? 0} />
       <Box as="main" flex="1" minHeight="0">
         {plan.data && <Outlet context={plan.data} key={projectId} />}
         {plan.isPending && <Notice>Reading the plan…</Notice>}

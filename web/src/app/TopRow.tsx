@@ -6,10 +6,11 @@ import { KeysDialog } from "../shared/grid/KeysDialog";
 import { currentColorMode, switchColorMode } from "./colorMode";
 import { ProjectSwitcher } from "./ProjectSwitcher";
 import { STAGES } from "./stages";
+import { UndoButtons } from "./UndoButtons";
 
 const StageLink = chakra(NavLink);
 
-export function TopRow({ projectId, name }: { projectId: string; name: string }) {
+export function TopRow({ projectId, name, revision }: { projectId: string; name: string; revision: number }) {
   const [mode, setMode] = useState(currentColorMode);
   const [keysOpen, setKeysOpen] = useState(false);
   useEffect(() => {
@@ -54,6 +55,7 @@ export function TopRow({ projectId, name }: { projectId: string; name: string })
       </Flex>
       <Box flex="1" />
       <Flex align="center" gap="1">
+        <UndoButtons projectId={projectId} revision={revision} />
         <IconButton
           size="sm"
           variant="ghost"

@@ -1,4 +1,5 @@
-import { Box } from "@chakra-ui/react";
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { PanelRight } from "lucide-react";
 import { useCallback, useMemo, useState } from "react";
 import { formatDay } from "../../shared/format/dates";
 import { formatMoney, formatWhole } from "../../shared/format/numbers";
@@ -8,8 +9,20 @@ import type { Row } from "../../shared/grid/rows";
 import { Choice } from "../../shared/ui/Choice";
 import { StageRow } from "../../shared/ui/StageRow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
+import { useCheck } from "../../shared/api/plan";
+import { RowSheet } from "../../shared/sheet/RowSheet";
+import { useSheetStore } from "../../shared/sheet/sheetStore";
+import { ToolButton } from "../../shared/ui/ToolButton";
+import { CalendarsDialog } from "./CalendarsDialog";
+import { CheckPanel } from "./CheckPanel";
+import { isShown, useColumnChoice } from "./columnChoice";
+import { ColumnMenu } from "./ColumnMenu";
+import { FindBar } from "./FindBar";
+import { sieveOf } from "./filters";
 import { LinkLines } from "./LinkLines";
 import { planColumns } from "./planColumns";
+import { PlanMenu } from "./PlanMenu";
+import { SettingsPanel } from "./SettingsPanel";
 import { TimelineBackground } from "./TimelineBackground";
 import { TimelineHeader } from "./TimelineHeader";
 import { TimelineRow } from "./TimelineRow";
@@ -22,12 +35,34 @@ const ZOOMS: { value: Zoom; label: string }[] = [
   { value: "days", label: "Days" },
 ];
 
+type Panel = "check" | "settings" | "calendars" | undefined;
+const Link = chakra("button");
+
 /** The plan as its planner made it: activities and logic on the left, planned work over time on the right. */
 export function PlanStage() {
   const plan = usePlanOfStage();
   const [zoom, setZoom] = useState<Zoom>("whole");
   const selected = useGridStore((state) => viewOf(state, plan.project.id).active?.row);
+  const search = useGridStore((state) => viewOf(state, plan.project.id).search);
+  const sieve = useMemo(() => sieveOf(plan, search), [plan, search]);
+  const choice = useColumnChoice();
+  const [panel, setPanel] = useState<Panel>();
+  const sheet = useSheetStore();
   const columns = useMemo(() => planColumns(plan), [plan]);
+  const shown = useMemo(
+    () => columns.filter((column) => isShown(choice.kept, column)),
+    [columns, choice.kept],
+  );
+  const check = useCheck(plan.project.id, plan.project.revision);
+  const found = (check.data?.findings ?? []).filter((finding) => !finding.accepted).length;
+  const open = (next: Panel) => {
+    sheet.close();
+    setPanel(panel === next ? undefined : next);
+  };
+  const openSheet = () => {
+    setPanel(undefined);
+    sheet.toggle();
+  };
   const calendars = useMemo(
     () => new Map(plan.calendars.map((calendar) => [calendar.id, calendar])),
     [plan.calendars],
@@ -64,16 +99,38 @@ export function PlanStage() {
           )}
           .
         </Box>
-        <Box color="softInk">
-          {formatWhole(plan.activities.length)} activities in {formatWhole(plan.branches.length)} branches.
-          Thick rails lie on the longest path.
-        </Box>
+        <Link color={found > 0 ? "risk" : "softInk"} onClick={() => open("check")}>
+          {check.data
+            ? `${formatWhole(found)} ${found === 1 ? "finding" : "findings"} in the plan check`
+            : ""}
+        </Link>
         <Box flex="1" />
+        <FindBar project={plan.project.id} />
         <Choice label="Zoom" choices={ZOOMS} value={zoom} onChange={setZoom} />
+        <Flex gap="0">
+          <ToolButton label="Sheet of the row" hint="Sheet of the row (Space)" onClick={openSheet}>
+            <PanelRight size={16} />
+          </ToolButton>
+          <ColumnMenu columns={columns} choice={choice} />
+          <PlanMenu plan={plan} onSettings={() => open("settings")} onCalendars={() => open("calendars")} />
+        </Flex>
       </StageRow>
-      <Box flex="1" minHeight="0">
-        <PlanGrid plan={plan} label="Plan" columns={columns} drawing={drawing} />
-      </Box>
+      <Flex flex="1" minHeight="0">
+        <Box flex="1" minW="0">
+          <PlanGrid
+            plan={plan}
+            label="Plan"
+            columns={shown}
+            drawing={drawing}
+            sieve={sieve}
+            onSheet={openSheet}
+          />
+        </Box>
+        {panel === "check" && <CheckPanel plan={plan} onClose={() => setPanel(undefined)} />}
+        {panel === "settings" && <SettingsPanel plan={plan} onClose={() => setPanel(undefined)} />}
+        {panel === undefined && <RowSheet plan={plan} />}
+      </Flex>
+      {panel === "calendars" && <CalendarsDialog plan={plan} onClose={() => setPanel(undefined)} />}
     </Box>
   );
 }

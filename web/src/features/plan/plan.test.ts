@@ -46,6 +46,7 @@ describe("the time scale", () => {
 
 describe("predecessors", () => {
   const plan = {
+    calendars: [],
     links: [
       { from: "A10", to: "A30", type: "FS", lag: "0d" },
       { from: "A20", to: "A30", type: "FS", lag: "3d" },

@@ -1,23 +1,32 @@
 import { formatDay, formatShortDay } from "../../shared/format/dates";
 import { formatDays } from "../../shared/format/numbers";
-import { codeColumn, type Column, daysColumn, nameColumn } from "../../shared/grid/columns";
-import type { PlanView } from "../../shared/api/client";
+import { codeColumn, type Column, type Completion, daysColumn, nameColumn } from "../../shared/grid/columns";
+import type { ActivityView, PlanView } from "../../shared/api/client";
+import { spareColumns } from "./spareColumns";
+import { linkText } from "../../shared/sheet/words";
 
-/** Predecessors as text: "A10; A20FS+3d". A plain finish-start link is its code alone. */
+const MOST_COMPLETIONS = 8;
+
+/** Predecessors of every activity as text. */
 function predecessors(plan: PlanView): Map<string, string> {
   const texts = new Map<string, string>();
   for (const link of plan.links) {
-    const lag =
-      parseFloat(link.lag) === 0
-        ? ""
-        : link.lag.startsWith("-")
-          ? link.lag.replace("-", "−")
-          : `+${link.lag}`;
-    const one = link.type === "FS" && lag === "" ? link.from : `${link.from}${link.type}${lag}`;
     const before = texts.get(link.to);
-    texts.set(link.to, before ? `${before}; ${one}` : one);
+    texts.set(link.to, before ? `${before}; ${linkText(link)}` : linkText(link));
   }
   return texts;
+}
+
+/** Activities whose code begins, or whose name goes on, as the last word of a list of predecessors. */
+function completions(plan: PlanView, text: string): Completion[] {
+  const word = (/[^;,\s]*$/.exec(text)?.[0] ?? "").toLowerCase();
+  if (word === "") return [];
+  const fits = (one: ActivityView) =>
+    one.id.toLowerCase().startsWith(word) || (word.length > 2 && one.name.toLowerCase().includes(word));
+  const found = plan.activities.filter(fits).slice(0, MOST_COMPLETIONS);
+  return found.length === 1 && found[0]?.id.toLowerCase() === word
+    ? []
+    : found.map((one) => ({ value: one.id, label: one.name }));
 }
 
 export function planColumns(plan: PlanView): Column[] {
@@ -39,7 +48,9 @@ export function planColumns(plan: PlanView): Column[] {
           after: activity,
         }),
         cleared: (activity) => ({ edit: { id: activity.id, predecessors: "" }, after: activity }),
+        complete: (text) => completions(plan, text),
       },
+      editNew: (text) => ({ predecessors: text }),
     },
     {
       id: "start",
@@ -72,5 +83,6 @@ export function planColumns(plan: PlanView): Column[] {
         return formatDays(Math.round(row.activity.totalFloatDays * 2) / 2 + 0);
       },
     },
+    ...spareColumns(plan),
   ];
 }

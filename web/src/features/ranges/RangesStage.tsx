@@ -1,4 +1,6 @@
-import { Box } from "@chakra-ui/react";
+import { Box, Flex } from "@chakra-ui/react";
+import { RowSheet } from "../../shared/sheet/RowSheet";
+import { useSheetStore } from "../../shared/sheet/sheetStore";
 import { formatWhole } from "../../shared/format/numbers";
 import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
 import { StageRow } from "../../shared/ui/StageRow";
@@ -32,9 +34,18 @@ export function RangesStage() {
           Type low, likely and high in days. The short stroke under each shape is its mean.
         </Box>
       </StageRow>
-      <Box flex="1" minHeight="0">
-        <PlanGrid plan={plan} label="Ranges" columns={RANGE_COLUMNS} drawing={DRAWING} />
-      </Box>
+      <Flex flex="1" minHeight="0">
+        <Box flex="1" minW="0">
+          <PlanGrid
+            plan={plan}
+            label="Ranges"
+            columns={RANGE_COLUMNS}
+            drawing={DRAWING}
+            onSheet={useSheetStore.getState().toggle}
+          />
+        </Box>
+        <RowSheet plan={plan} />
+      </Flex>
     </Box>
   );
 }

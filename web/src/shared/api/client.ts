@@ -1,3 +1,4 @@
+import { person } from "./person";
 import type { components } from "./schema";
 
 type Schemas = components["schemas"];
@@ -10,6 +11,21 @@ export type RangeView = Schemas["RangeView"];
 export type ActivityEdit = Schemas["ActivityEdit"];
 export type EstimateWords = Schemas["EstimateWords"];
 export type EditResult = Schemas["EditResult"];
+export type BranchEdit = Schemas["BranchEdit"];
+export type RowMove = Schemas["RowMove"];
+export type EditView = Schemas["EditView"];
+export type Undoing = Schemas["Undoing"];
+export type ActivitySheet = Schemas["ActivitySheet"];
+export type Neighbour = Schemas["Neighbour"];
+export type CheckView = Schemas["CheckView"];
+export type FindingView = Schemas["FindingView"];
+export type CalendarWords = Schemas["CalendarWords"];
+export type ExceptionWords = Schemas["ExceptionWords"];
+export type CalendarLook = Schemas["CalendarLook"];
+export type ProjectSummary = Schemas["ProjectSummary"];
+export type NewProject = Schemas["NewProject"];
+export type Example = Schemas["Example"];
+export type LinkView = Schemas["LinkView"];
 export type SchedulePreview = Schemas["SchedulePreview"];
 export type CellProblem = Schemas["CellProblem"];
 export type RunView = Schemas["RunView"];
@@ -39,7 +55,7 @@ export class ApiError extends Error {
 }
 
 interface Options {
-  method?: "GET" | "POST" | "PATCH" | "DELETE";
+  method?: "GET" | "POST" | "PUT" | "PATCH" | "DELETE";
   /** Sent as JSON; a file is sent as it is. */
   body?: unknown;
   /** What a file holds, where it is not JSON. */
@@ -48,7 +64,7 @@ interface Options {
 }
 
 export async function api<T>(path: string, options: Options = {}): Promise<T> {
-  const headers: Record<string, string> = {};
+  const headers: Record<string, string> = { "Tychon-Person": person() };
   if (options.body !== undefined) headers["Content-Type"] = options.contentType ?? "application/json";
   if (options.ifMatch !== undefined) headers["If-Match"] = `"${options.ifMatch}"`;
   let response: Response;

@@ -1,8 +1,5 @@
-import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { type ActivityEdit, api, ApiError, type EditResult, type PlanView } from "./client";
-
-/** The plan was changed meanwhile by somebody else. */
-const CONFLICT = 409;
+import { type QueryClient, useQuery } from "@tanstack/react-query";
+import { type ActivitySheet, api, type CheckView, type PlanView } from "./client";
 
 export const planKey = (project: string) => ["plan", project];
 
@@ -10,40 +7,22 @@ export function usePlan(project: string) {
   return useQuery({ queryKey: planKey(project), queryFn: () => api<PlanView>(`/projects/${project}/plan`) });
 }
 
-/** Edits activities, one request after the other, each on the plan as the one before left it. */
-export function useEditActivities(project: string) {
-  const client = useQueryClient();
-  return useMutation({
-    scope: { id: `edit-${project}` },
-    mutationFn: (edits: ActivityEdit[]) =>
-      api<EditResult>(`/projects/${project}/activities`, {
-        method: "PATCH",
-        body: edits,
-        ifMatch: client.getQueryData<PlanView>(planKey(project))?.project.revision,
-      }),
-    onSuccess: (result) =>
-      client.setQueryData<PlanView>(planKey(project), (plan) => plan && merged(plan, result)),
-    onError: (error) => {
-      if (error instanceof ApiError && error.status === CONFLICT) {
-        void client.invalidateQueries({ queryKey: planKey(project) });
-      }
-    },
+/** What hangs together with an activity, as of a revision of the plan. */
+export function useActivitySheet(project: string, activity: string, revision: number) {
+  return useQuery({
+    queryKey: ["sheet", project, activity, revision],
+    queryFn: () => api<ActivitySheet>(`/projects/${project}/activities/${encodeURIComponent(activity)}`),
+    placeholderData: (last, query) => (query?.queryKey[2] === activity ? last : undefined),
   });
 }
 
-function merged(plan: PlanView, result: EditResult): PlanView {
-  const changed = new Map(result.activities.map((activity) => [activity.id, activity]));
-  return {
-    ...plan,
-    project: { ...plan.project, revision: result.revision },
-    finish: result.finish,
-    plannedCost: result.plannedCost,
-    links: plan.links
-      .filter((link) => !(link.to in result.predecessors))
-      .concat(Object.values(result.predecessors).flat()),
-    branches: result.branches,
-    activities: plan.activities.map((activity) => changed.get(activity.id) ?? activity),
-  };
+/** Whether the plan is fit to be simulated, as of a revision. */
+export function useCheck(project: string, revision: number) {
+  return useQuery({
+    queryKey: ["check", project, revision],
+    queryFn: () => api<CheckView>(`/projects/${project}/check`),
+    placeholderData: (last) => last,
+  });
 }
 
 /** Reads the plan again if it is older than a revision that is known to exist. */

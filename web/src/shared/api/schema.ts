@@ -27,7 +27,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["listCalendars"];
         put: operations["putCalendar"];
         post?: never;
         delete?: never;
@@ -238,6 +238,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["lookAtCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/calendars/holidays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readHolidays"];
         delete?: never;
         options?: never;
         head?: never;
@@ -548,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/calendars/{calendar}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/activities/{activity}": {
         parameters: {
             query?: never;
@@ -692,6 +724,16 @@ export interface components {
             hoursPerDay: number;
             closures: components["schemas"]["Closure"][];
         };
+        CalendarWords: {
+            id: string;
+            name: string;
+            /** Format: double */
+            hoursPerDay: number;
+            week: {
+                [key: string]: string[][];
+            };
+            exceptions: components["schemas"]["ExceptionWords"][];
+        };
         CellProblem: {
             /** Format: int32 */
             row: number;
@@ -775,6 +817,12 @@ export interface components {
             id: string;
             name: string;
             about: string;
+        };
+        ExceptionWords: {
+            from: string;
+            to: string;
+            name: string;
+            shifts: string[][];
         };
         FindingView: {
             check: string;
@@ -1033,6 +1081,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    listCalendars: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CalendarWords"][];
+                };
             };
         };
     };
@@ -1399,6 +1469,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CalendarLook"];
+                };
+            };
+        };
+    };
+    readHolidays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ExceptionWords"][];
                 };
             };
         };
@@ -1873,6 +1965,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CheckView"];
+                };
+            };
+        };
+    };
+    downloadCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                calendar: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };

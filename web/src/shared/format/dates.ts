@@ -74,3 +74,12 @@ export function parseDay(text: string): number | undefined {
   const real = m >= 0 && new Date(time).getUTCMonth() === m && new Date(time).getUTCDate() === d;
   return real ? time : undefined;
 }
+
+/** A day as it was typed, for the API; a refusal where it is none. */
+export function typedDay(text: string): { day: string | null } | { refusal: string } {
+  if (text.trim() === "") return { day: null };
+  const day = parseDay(text);
+  return day === undefined
+    ? { refusal: `A date is needed, such as 3 May 2027, not “${text.trim()}”.` }
+    : { day: toCivilText(day).slice(0, 10) };
+}

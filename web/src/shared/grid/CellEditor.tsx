@@ -1,9 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
 import type { Column } from "./columns";
+import { CompletionList } from "./CompletionList";
 import type { Editing } from "./useGridEditing";
 
-export type Leave = "stay" | "down" | "right" | "left";
+/** Where to go on; "all" fills every selected row. */
+export type Leave = "stay" | "down" | "right" | "left" | "all";
 
 interface Props {
   column: Column;
@@ -34,6 +36,14 @@ export function CellEditor({ column, editing, onCommit, onCancel }: Props) {
   // Handing in and taking back remove the field, which blurs it: that must not hand in once more.
   const left = useRef(false);
   const choices = column.edit?.choices;
+  const completions = (text !== editing.text && column.edit?.complete?.(text)) || [];
+  const [chosen, setChosen] = useState(-1);
+  const complete = (index: number) => {
+    const word = completions[index];
+    if (!word) return;
+    setText(text.replace(/[^;,\s]*$/, word.value));
+    setChosen(-1);
+  };
   useEffect(() => {
     input.current?.focus();
     if (editing.refusal) input.current?.select();
@@ -42,8 +52,23 @@ export function CellEditor({ column, editing, onCommit, onCancel }: Props) {
   const onKeyDown = (event: React.KeyboardEvent) => {
     event.stopPropagation();
     const leave =
-      event.key === "Enter" ? "down" : event.key === "Tab" ? (event.shiftKey ? "left" : "right") : undefined;
-    if (leave) {
+      event.key === "Enter"
+        ? event.ctrlKey
+          ? "all"
+          : "down"
+        : event.key === "Tab"
+          ? event.shiftKey
+            ? "left"
+            : "right"
+          : undefined;
+    if (completions.length > 0 && (event.key === "ArrowDown" || event.key === "ArrowUp")) {
+      event.preventDefault();
+      const step = event.key === "ArrowDown" ? 1 : -1;
+      setChosen((chosen + step + completions.length) % completions.length);
+    } else if (leave && chosen >= 0) {
+      event.preventDefault();
+      complete(chosen);
+    } else if (leave) {
       event.preventDefault();
       left.current = true;
       onCommit(text, leave);
@@ -89,11 +114,15 @@ export function CellEditor({ column, editing, onCommit, onCancel }: Props) {
           value={text}
           onChange={(event) => {
             left.current = false;
+            setChosen(-1);
             setText(event.target.value);
           }}
           onKeyDown={onKeyDown}
           onBlur={onBlur}
         />
+      )}
+      {completions.length > 0 && (
+        <CompletionList completions={completions} chosen={chosen} onChoose={complete} />
       )}
       {editing.refusal && (
         <Box

@@ -24,8 +24,10 @@ interface Props {
   /** First and last column index of the selected block, where it covers this row. */
   selectedFrom?: number;
   selectedTo?: number;
+  /** Whether the row is selected beside the block. */
+  picked: boolean;
   editing?: Editing;
-  onSelect: (row: Row, column: Column, extend: boolean) => void;
+  onSelect: (row: Row, column: Column, how: "one" | "extend" | "pick") => void;
   onEdit: (row: Row, column: Column) => void;
   onToggle: (row: Row) => void;
   onCommit: (row: Row, column: Column, text: string, leave: Leave) => Promise<void>;
@@ -37,7 +39,7 @@ export const cellId = (row: string, column: string) => `cell-${row}-${column}`;
 export const GridRow = memo(function GridRow(props: Props) {
   const { row, columns, leftWidth, active, selectedFrom, selectedTo, editing } = props;
   const isBranch = row.kind === "branch";
-  const highlighted = active !== undefined;
+  const highlighted = active !== undefined || props.picked;
   return (
     <Flex
       role="row"
@@ -45,6 +47,7 @@ export const GridRow = memo(function GridRow(props: Props) {
       aria-level={row.depth + 1}
       aria-expanded={isBranch ? row.open : undefined}
       data-row={row.id}
+      aria-selected={props.picked || undefined}
       position="absolute"
       top="0"
       left="0"
@@ -87,7 +90,13 @@ export const GridRow = memo(function GridRow(props: Props) {
             }
             boxShadow={active === i && !editing ? "inset 0 0 0 2px var(--chakra-colors-action)" : undefined}
             cursor="default"
-            onMouseDown={(event) => props.onSelect(row, column, event.shiftKey)}
+            onMouseDown={(event) =>
+              props.onSelect(
+                row,
+                column,
+                event.shiftKey ? "extend" : event.ctrlKey || event.metaKey ? "pick" : "one",
+              )
+            }
             onDoubleClick={() => props.onEdit(row, column)}
           >
             <Flex align="center" height="100%" justify={column.align === "right" ? "flex-end" : undefined}>

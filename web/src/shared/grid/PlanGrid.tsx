@@ -1,21 +1,22 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Box, Flex } from "@chakra-ui/react";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type ClipboardEvent, type ReactNode, useCallback, useMemo, useRef } from "react";
 import { useShallow } from "zustand/react/shallow";
 import type { PlanView } from "../api/client";
-import { blockOf, copyText, fillEdits, parseBlock } from "./block";
+import { blockOf, copyText } from "./block";
 import type { Leave } from "./CellEditor";
 import type { Column } from "./columns";
 import { cellId, GridRow, ROW_HEIGHT } from "./GridRow";
 import { useGridStore, viewOf } from "./gridStore";
-import { type Row, visibleRows } from "./rows";
+import { type Row, type Sieve, visibleRows } from "./rows";
+import { SelectionBar } from "./SelectionBar";
 import { useGridEditing } from "./useGridEditing";
 import { useGridKeys } from "./useGridKeys";
+import { useRowActions } from "./useRowActions";
 import { useHeight, useWidth } from "../ui/useSize";
 import { useStable } from "../ui/useStable";
 
 export const HEADER_HEIGHT = 40;
-const Button = chakra("button");
 
 /** What stands to the right of the columns, row by row, on one common axis. */
 export interface Drawing {
@@ -35,20 +36,24 @@ interface Props {
   label: string;
   columns: Column[];
   drawing: Drawing;
+  /** What is looked for; all rows where there is none. */
+  sieve?: Sieve;
+  /** Opens the sheet of the active row, or closes it. */
+  onSheet?: () => void;
 }
 
 /** The plan's rows: columns that can be edited on the left, a drawing on the right. */
-export function PlanGrid({ plan, label, columns, drawing }: Props) {
+export function PlanGrid({ plan, label, columns, drawing, sieve, onSheet }: Props) {
   const project = plan.project.id;
   const scroller = useRef<HTMLDivElement>(null);
-  const { closed, active, anchor } = useGridStore(
+  const { closed, active, anchor, picked } = useGridStore(
     useShallow((state) => {
-      const view = viewOf(state, project);
-      return { closed: view.closed, active: view.active, anchor: view.anchor };
+      const { closed, active, anchor, picked } = viewOf(state, project);
+      return { closed, active, anchor, picked };
     }),
   );
-  const { toggle, select, scrolled } = useGridStore.getState();
-  const rows = useMemo(() => visibleRows(plan, closed), [plan, closed]);
+  const { toggle, select, pick, scrolled } = useGridStore.getState();
+  const rows = useMemo(() => visibleRows(plan, closed, sieve), [plan, closed, sieve]);
   const editing = useGridEditing(project);
   const width = useWidth(scroller);
   const height = useHeight(scroller);
@@ -74,6 +79,7 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
     select(project, { row: row.id, column: column.id }, extend);
     virtual.scrollToIndex(rows.indexOf(row));
   };
+  const actions = useRowActions({ plan, rows, columns, active, block, picked, editing });
   const onKeyDown = useGridKeys({
     rows,
     columns,
@@ -82,19 +88,40 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
     pageRows: Math.max(1, Math.floor((scroller.current?.clientHeight ?? 600) / ROW_HEIGHT) - 3),
     select: selectAt,
     toggle: (row) => toggle(project, row.id),
+    sheet: onSheet,
+    actions,
     editing,
   });
 
   const onSelect = useCallback(
-    (row: Row, column: Column, extend: boolean) =>
-      select(project, { row: row.id, column: column.id }, extend),
-    [project, select],
+    (row: Row, column: Column, how: "one" | "extend" | "pick") => {
+      const place = { row: row.id, column: column.id };
+      if (how === "pick") pick(project, place);
+      else select(project, place, how === "extend");
+    },
+    [project, select, pick],
   );
   const onToggle = useCallback((row: Row) => toggle(project, row.id), [project, toggle]);
+  /** One text for the cells of all selected rows. */
+  const fillAll = async (column: Column, text: string) => {
+    const chosen = new Set(actions.selected());
+    const edits = rows.flatMap((row) => {
+      if (row.kind !== "activity" || !chosen.has(row.id)) return [];
+      const typed =
+        column.edit?.start(row.activity) === undefined ? undefined : column.edit.typed(row.activity, text);
+      return typed && "edit" in typed ? [typed.edit] : [];
+    });
+    editing.cancel();
+    await editing.sendBlock(edits);
+    focus();
+  };
   const commit = async (row: Row, column: Column, text: string, leave: Leave) => {
+    if (leave === "all") return fillAll(column, text);
     if (!(await editing.commit(row, column, text))) return;
     const r = rows.indexOf(row);
     const c = columns.indexOf(column);
+    if (column.id === "code" && row.kind === "activity")
+      select(project, { row: text.trim(), column: column.id });
     if (leave === "down") selectAt(r + 1, c);
     if (leave === "right") selectAt(r, c + 1);
     if (leave === "left") selectAt(r, c - 1);
@@ -114,14 +141,7 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
   const onPaste = (event: ClipboardEvent) => {
     if (!block || editing.editing) return;
     event.preventDefault();
-    const cells = parseBlock(event.clipboardData.getData("text/plain"));
-    const pasted = {
-      top: block.top,
-      bottom: block.top + cells.length - 1,
-      left: block.left,
-      right: block.left + Math.max(...cells.map((line) => line.length)) - 1,
-    };
-    void editing.sendBlock(fillEdits(rows, columns, pasted, (r, c) => cells[r]?.[c]));
+    void actions.paste(event.clipboardData.getData("text/plain"));
   };
 
   const items = virtual.getVirtualItems();
@@ -231,6 +251,7 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
                       ? columns.findIndex((column) => column.id === active.column)
                       : undefined
                   }
+                  picked={picked.has(row.id)}
                   selectedFrom={covered ? block.left : undefined}
                   selectedTo={covered ? block.right : undefined}
                   editing={editing.editing?.row === row.id ? editing.editing : undefined}
@@ -247,26 +268,7 @@ export function PlanGrid({ plan, label, columns, drawing }: Props) {
           </Box>
         </Box>
       </Box>
-      {editing.refusal && (
-        <Flex
-          role="alert"
-          position="absolute"
-          bottom="4"
-          left="4"
-          zIndex="4"
-          gap="4"
-          px="3"
-          py="2"
-          bg="riskTint"
-          borderWidth="1px"
-          borderColor="risk"
-        >
-          {editing.refusal}
-          <Button color="action" onClick={editing.dismiss}>
-            Understood
-          </Button>
-        </Flex>
-      )}
+      <SelectionBar plan={plan} actions={actions} editing={editing} />
     </Box>
   );
 }

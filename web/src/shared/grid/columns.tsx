@@ -1,10 +1,16 @@
 import type { ReactNode } from "react";
-import type { ActivityEdit, ActivityView } from "../api/client";
+import type { ActivityEdit, ActivityView, BranchEdit, BranchView } from "../api/client";
 import { formatDays, parseNumber } from "../format/numbers";
 import type { Row } from "./rows";
 
 /** What typing into a cell comes to: an edit to send, or the reason why it is refused. */
 export type Typed = { edit: ActivityEdit; after: ActivityView } | { refusal: string };
+
+/** Something that can be put in the place of the last word of a cell. */
+export interface Completion {
+  value: string;
+  label: string;
+}
 
 export interface Column {
   id: string;
@@ -13,6 +19,8 @@ export interface Column {
   hint?: string;
   width: number;
   align?: "right";
+  /** Whether it is shown only where somebody has asked for it. */
+  spare?: boolean;
   /** What the cell says; also what is copied. */
   text: (row: Row) => string;
   render?: (row: Row) => ReactNode;
@@ -23,7 +31,15 @@ export interface Column {
     choices?: readonly { value: string; label: string }[];
     typed: (activity: ActivityView, text: string) => Typed;
     cleared?: (activity: ActivityView) => Typed;
+    /** What the text so far may go on as. */
+    complete?: (text: string) => Completion[];
   };
+  editBranch?: {
+    start: (branch: BranchView) => string;
+    typed: (branch: BranchView, text: string) => BranchEdit;
+  };
+  /** The part of a new activity that a pasted text gives. */
+  editNew?: (text: string) => Partial<ActivityEdit> | { refusal: string };
 }
 
 export const codeColumn: Column = {
@@ -31,6 +47,20 @@ export const codeColumn: Column = {
   title: "Code",
   width: 62,
   text: (row) => (row.kind === "branch" ? row.branch.code : row.id),
+  edit: {
+    start: (activity) => activity.id,
+    typed: (activity, text) => {
+      const code = text.trim();
+      return code === activity.id
+        ? { edit: { id: activity.id }, after: activity }
+        : { edit: { id: activity.id, code }, after: activity };
+    },
+  },
+  editBranch: {
+    start: (branch) => branch.code,
+    typed: (branch, text) => ({ id: branch.id, code: text.trim() }),
+  },
+  editNew: (text) => ({ id: text }),
 };
 
 export function nameColumn(width: number): Column {
@@ -46,28 +76,38 @@ export function nameColumn(width: number): Column {
         after: { ...activity, name: text.trim() },
       }),
     },
+    editBranch: {
+      start: (branch) => branch.name,
+      typed: (branch, text) => ({ id: branch.id, name: text.trim() }),
+    },
+    editNew: (text) => ({ name: text }),
   };
 }
+
+/** A duration as it is typed: days where no unit is said. */
+export function typedDuration(text: string): string {
+  const days = parseNumber(text);
+  return days === undefined ? text.trim() : `${days}d`;
+}
+
+/** A duration as it is opened for editing: days without their unit. */
+export const openedDuration = (duration: string) =>
+  /d$/.test(duration) && !/ed$/.test(duration) ? duration.slice(0, -1) : duration;
 
 export const daysColumn: Column = {
   id: "days",
   title: "Days",
-  hint: "Planned duration in days of the activity's calendar. Other units can be typed: 4h, 3w, 30min, 14ed.",
+  hint: "Planned duration in days of the activity's calendar. Other units can be typed: 4h, 3w, 30min, 14ed. 0 makes a milestone.",
   width: 56,
   align: "right",
   text: (row) =>
     row.kind === "branch" || row.activity.kind === "milestone" ? "" : formatDays(row.activity.range.planned),
   edit: {
-    start: (activity) => {
-      if (activity.kind !== "task") return undefined;
-      return /d$/.test(activity.duration) && !/ed$/.test(activity.duration)
-        ? activity.duration.slice(0, -1)
-        : activity.duration;
-    },
+    start: (activity) => (activity.kind === "hammock" ? undefined : openedDuration(activity.duration)),
     typed: (activity, text) => {
-      const days = parseNumber(text);
-      const duration = days === undefined ? text.trim() : `${days}d`;
+      const duration = typedDuration(text);
       return { edit: { id: activity.id, duration }, after: { ...activity, duration } };
     },
   },
+  editNew: (text) => ({ duration: text === "" ? "0d" : typedDuration(text) }),
 };

@@ -17,6 +17,8 @@ function activity(id: string, wbs: string): ActivityView {
     totalFloatDays: 0,
     freeFloatDays: 0,
     onLongestPath: true,
+    lateStart: "2027-03-01T08:00:00",
+    lateFinish: "2027-03-12T17:00:00",
     range: {
       shape: "triangular",
       limits: true,

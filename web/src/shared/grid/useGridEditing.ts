@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { type ActivityEdit, ApiError } from "../api/client";
-import { useEditActivities } from "../api/plan";
+import { type ActivityEdit, ApiError, type EditResult } from "../api/client";
+import { refusalOf, useEdits } from "../api/edits";
 import type { Column } from "./columns";
 import type { Place } from "./gridStore";
 import type { Row } from "./rows";
@@ -14,61 +14,92 @@ export interface Editing extends Place {
 export function useGridEditing(project: string) {
   const [editing, setEditing] = useState<Editing>();
   const [refusal, setRefusal] = useState<string>();
-  const { mutateAsync } = useEditActivities(project);
-
-  const send = async (edits: ActivityEdit[]): Promise<string | undefined> => {
-    if (edits.length === 0) return undefined;
-    try {
-      await mutateAsync(edits);
-      return undefined;
-    } catch (error) {
-      return error instanceof ApiError ? reason(error, edits) : "The edit could not be sent.";
-    }
-  };
+  const edits = useEdits(project);
 
   const start = (row: Row, column: Column, typed?: string) => {
     setRefusal(undefined);
-    if (row.kind !== "activity" || !column.edit) return;
-    const text = column.edit.start(row.activity);
+    const text =
+      row.kind === "activity" ? column.edit?.start(row.activity) : column.editBranch?.start(row.branch);
     if (text !== undefined) setEditing({ row: row.id, column: column.id, text: typed ?? text });
+  };
+
+  const request = async (row: Row, column: Column, text: string): Promise<string | undefined> => {
+    try {
+      if (row.kind === "branch") {
+        if (column.editBranch) await edits.branches([column.editBranch.typed(row.branch, text)]);
+        return undefined;
+      }
+      const typed = column.edit?.typed(row.activity, text);
+      if (!typed) return undefined;
+      if ("refusal" in typed) return typed.refusal;
+      await edits.activities([typed.edit]);
+      return undefined;
+    } catch (error) {
+      return refusalOf(error);
+    }
   };
 
   /** Sends the text of the open cell; tells whether it was accepted. */
   const commit = async (row: Row, column: Column, text: string): Promise<boolean> => {
-    if (row.kind !== "activity" || !column.edit) return false;
-    if (text === column.edit.start(row.activity)) {
+    const before =
+      row.kind === "activity" ? column.edit?.start(row.activity) : column.editBranch?.start(row.branch);
+    if (text === before) {
       setEditing(undefined);
       return true;
     }
-    const typed = column.edit.typed(row.activity, text);
-    const refused = "refusal" in typed ? typed.refusal : await send([typed.edit]);
+    const refused = await request(row, column, text);
     setEditing(
       refused === undefined ? undefined : { row: row.id, column: column.id, text, refusal: refused },
     );
     return refused === undefined;
   };
 
-  /** Sends a whole block; what is refused is told beside the grid, and nothing of the block is kept. */
-  const sendBlock = async (edits: ActivityEdit[] | { refusal: string }) => {
-    const refused = "refusal" in edits ? edits.refusal : await send(edits);
-    setRefusal(refused && `Nothing was changed. ${refused}`);
+  /** Does something to many rows; what is refused is told beside the grid, and nothing of it is kept. */
+  const attempt = async (change: () => Promise<EditResult>): Promise<EditResult | undefined> => {
+    setRefusal(undefined);
+    try {
+      return await change();
+    } catch (error) {
+      setRefusal(`Nothing was changed. ${refusalOf(error)}`);
+      return undefined;
+    }
+  };
+
+  /** Sends a whole block of edits. */
+  const sendBlock = async (block: ActivityEdit[] | { refusal: string }): Promise<boolean> => {
+    if ("refusal" in block) {
+      setRefusal(`Nothing was changed. ${block.refusal}`);
+      return false;
+    }
+    if (block.length === 0) return true;
+    try {
+      await edits.activities(block);
+      setRefusal(undefined);
+      return true;
+    } catch (error) {
+      setRefusal(`Nothing was changed. ${rowOf(error, block)}${refusalOf(error)}`);
+      return false;
+    }
   };
 
   return {
     editing,
     refusal,
+    edits,
     start,
     commit,
+    attempt,
     sendBlock,
     cancel: () => setEditing(undefined),
     dismiss: () => setRefusal(undefined),
   };
 }
 
-function reason(error: ApiError, edits: ActivityEdit[]): string {
-  const first = error.problems[0];
-  if (!first) return error.message;
-  const index = Number(/^\/(\d+)/.exec(first.pointer)?.[1] ?? 0);
-  const sentence = first.message.charAt(0).toUpperCase() + first.message.slice(1);
-  return edits.length > 1 ? `${edits[index]?.id}: ${sentence}.` : `${sentence}.`;
+/** The row of a block that a refusal is about. */
+function rowOf(error: unknown, edits: ActivityEdit[]): string {
+  if (edits.length < 2 || !(error instanceof ApiError)) return "";
+  const index = /^\/(\d+)/.exec(error.problems[0]?.pointer ?? "")?.[1];
+  if (index === undefined) return "";
+  const id = edits[Number(index)]?.id;
+  return id ? `${id}: ` : `Row ${Number(index) + 1}: `;
 }

@@ -3,6 +3,7 @@ import { type Block, type Fill, fillEdits } from "./block";
 import type { Column } from "./columns";
 import type { Place } from "./gridStore";
 import type { Row } from "./rows";
+import type { RowActions } from "./useRowActions";
 import type { useGridEditing } from "./useGridEditing";
 
 interface Grid {
@@ -13,12 +14,17 @@ interface Grid {
   pageRows: number;
   select: (row: number, column: number, extend?: boolean) => void;
   toggle: (row: Row) => void;
+  /** Opens the sheet of the active row, or closes it. */
+  sheet?: () => void;
+  actions: RowActions;
   editing: ReturnType<typeof useGridEditing>;
 }
 
+const ALT_ARROWS = { ArrowUp: "up", ArrowDown: "down", ArrowLeft: "out", ArrowRight: "in" } as const;
+
 /** The keys of the grid while no cell is open; those of an open cell are its own. */
 export function useGridKeys(grid: Grid) {
-  const { rows, columns, editing, block } = grid;
+  const { rows, columns, editing, block, actions } = grid;
   const r = rows.findIndex((row) => row.id === grid.active?.row);
   const c = columns.findIndex((column) => column.id === grid.active?.column);
   const row = rows[r];
@@ -40,14 +46,29 @@ export function useGridKeys(grid: Grid) {
   const withControl = (event: KeyboardEvent) => {
     if (event.key === "Home") step(event, -rows.length, -columns.length);
     else if (event.key === "End") step(event, rows.length, columns.length);
-    else if (event.key.toLowerCase() === "d") {
+    else if (event.key === "Delete" || event.key === "Backspace") {
+      event.preventDefault();
+      void actions.remove();
+    } else if (event.key.toLowerCase() === "d") {
       event.preventDefault();
       fillDown();
+    } else if (event.key.toLowerCase() === "a") {
+      event.preventDefault();
+      grid.select(0, 0);
+      grid.select(rows.length - 1, columns.length - 1, true);
     }
   };
 
   return (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey) return withControl(event);
+    if (event.altKey) {
+      const direction = ALT_ARROWS[event.key as keyof typeof ALT_ARROWS];
+      if (direction) {
+        event.preventDefault();
+        void actions.move(direction);
+      }
+      return;
+    }
     switch (event.key) {
       case "ArrowUp":
         return step(event, -1, 0);
@@ -71,17 +92,23 @@ export function useGridKeys(grid: Grid) {
         // At the edge Tab leaves the grid, so that the keyboard is never trapped.
         if (c + (event.shiftKey ? -1 : 1) in columns) step(event, 0, event.shiftKey ? -1 : 1);
         return;
+      case "Insert":
+        event.preventDefault();
+        return void (event.shiftKey ? actions.addBranch() : actions.add());
       case "Delete":
       case "Backspace":
         event.preventDefault();
         return fill((_, offset) => (columns[(block?.left ?? 0) + offset]?.edit?.cleared ? "" : undefined));
     }
     if (!row || !column) return;
-    if (event.key === "Enter" || event.key === "F2") {
+    if (event.key === " " && grid.sheet) {
       event.preventDefault();
-      if (row.kind === "branch") grid.toggle(row);
+      grid.sheet();
+    } else if (event.key === "Enter" || event.key === "F2") {
+      event.preventDefault();
+      if (row.kind === "branch" && (event.key === "Enter" || !column.editBranch)) grid.toggle(row);
       else editing.start(row, column);
-    } else if (event.key.length === 1 && !event.altKey && event.key !== "?") {
+    } else if (event.key.length === 1 && event.key !== "?" && event.key !== "/") {
       event.preventDefault();
       editing.start(row, column, column.edit?.choices ? undefined : event.key);
     }

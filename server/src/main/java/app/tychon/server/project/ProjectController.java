@@ -1,18 +1,12 @@
 package app.tychon.server.project;
 
-import app.tychon.exchange.ProjectFileWriter;
-import app.tychon.server.plan.PlanStore;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,12 +22,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/projects")
 class ProjectController {
     private final ProjectService projects;
-    private final PlanStore plans;
     private final Examples examples;
 
-    ProjectController(ProjectService projects, PlanStore plans, Examples examples) {
+    ProjectController(ProjectService projects, Examples examples) {
         this.projects = projects;
-        this.plans = plans;
         this.examples = examples;
     }
 
@@ -89,18 +81,5 @@ class ProjectController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteProject(@PathVariable UUID id) {
         projects.putOn(id, Shelf.DELETED);
-    }
-
-    @GetMapping("/{id}/file")
-    ResponseEntity<byte[]> downloadProject(@PathVariable UUID id) throws IOException {
-        ByteArrayOutputStream file = new ByteArrayOutputStream();
-        ProjectFileWriter.write(plans.find(id).plan(), file);
-        String name = projects.find(id).code() + ".tychon.json";
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_JSON)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(file.toByteArray());
     }
 }

@@ -1,0 +1,145 @@
+package app.tychon.exchange.table;
+
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.Constraint;
+import app.tychon.core.model.Link;
+import app.tychon.core.model.LinkType;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.WbsNode;
+import app.tychon.core.schedule.Schedule;
+import app.tychon.core.schedule.Schedule.ScheduledActivity;
+import app.tychon.exchange.Words;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A plan as the rows of a table that a planner can work with, and that is read back by {@link ScheduleReader}: branches
+ * with their level, activities beneath them with logic, dates and progress.
+ */
+public final class ScheduleSheet {
+    /** What the columns say, and how wide they are in characters. */
+    static final List<String> HEADER = List.of(
+            "Id",
+            "Level",
+            "Name",
+            "Kind",
+            "Duration",
+            "Predecessors",
+            "Calendar",
+            "Start",
+            "Finish",
+            "Actual start",
+            "Actual finish",
+            "Remaining",
+            "Constraint",
+            "Constraint date",
+            "Total float",
+            "Notes");
+
+    private final Plan plan;
+    private final Map<String, ScheduledActivity> dates = new HashMap<>();
+    private final Map<String, List<Link>> into = new HashMap<>();
+    private final Map<String, CalendarDefinition> calendars = new HashMap<>();
+    private final List<Line> lines = new ArrayList<>();
+
+    private ScheduleSheet(Plan plan, Schedule schedule) {
+        this.plan = plan;
+        schedule.activities().forEach(row -> dates.put(row.id(), row));
+        plan.links().forEach(link -> into.computeIfAbsent(link.to(), to -> new ArrayList<>())
+                .add(link));
+        plan.calendars().forEach(calendar -> calendars.put(calendar.id(), calendar));
+    }
+
+    /**
+     * A row: texts, numbers and dates as such, empty where there is nothing.
+     *
+     * @param level how deep it lies, from 1
+     */
+    public record Line(boolean branch, int level, List<Optional<Object>> cells) {}
+
+    public static List<Line> of(Plan plan, Schedule schedule) {
+        ScheduleSheet sheet = new ScheduleSheet(plan, schedule);
+        sheet.add(Optional.empty(), 1);
+        return sheet.lines;
+    }
+
+    private void add(Optional<String> parent, int level) {
+        for (WbsNode node : plan.wbs()) {
+            if (node.parent().equals(parent)) {
+                lines.add(branch(node, level));
+                plan.activities().stream()
+                        .filter(a -> a.wbs().equals(node.id()))
+                        .forEach(a -> lines.add(activity(a, level + 1)));
+                add(Optional.of(node.id()), level + 1);
+            }
+        }
+    }
+
+    private static Line branch(WbsNode node, int level) {
+        List<Optional<Object>> cells = new ArrayList<>();
+        cells.add(Optional.of(node.id()));
+        cells.add(Optional.of(level));
+        cells.add(Optional.of(node.name()));
+        cells.add(Optional.of("branch"));
+        while (cells.size() < HEADER.size()) {
+            cells.add(Optional.empty());
+        }
+        return new Line(true, level, cells);
+    }
+
+    private Line activity(Activity activity, int level) {
+        ScheduledActivity row = dates.get(activity.id());
+        CalendarDefinition calendar = calendars.get(activity.calendar());
+        double days = row.totalFloat() / activity.minutesPerDay(calendar);
+        return new Line(
+                false,
+                level,
+                List.of(
+                        Optional.of(activity.id()),
+                        Optional.of(level),
+                        Optional.of(activity.name()),
+                        Optional.of(Words.of(activity.kind())),
+                        Optional.of(activity.duration().toString()),
+                        text(predecessors(activity.id())),
+                        Optional.of(calendar.name()),
+                        Optional.of(Instants.toCivil(row.earlyStart())),
+                        Optional.of(Instants.toCivil(row.earlyFinish())),
+                        date(activity.progress().actualStart()),
+                        date(activity.progress().actualFinish()),
+                        activity.progress().remaining().map(Object::toString),
+                        activity.constraint().map(Constraint::type).map(Words::of),
+                        date(activity.constraint().map(Constraint::date)),
+                        activity.isHammock() ? Optional.empty() : Optional.of(Math.round(days * 10) / 10.0),
+                        text(activity.notes())));
+    }
+
+    private static Optional<Object> date(Optional<LocalDateTime> date) {
+        return date.map(d -> d);
+    }
+
+    private static Optional<Object> text(String text) {
+        return text.isEmpty() ? Optional.empty() : Optional.of(text);
+    }
+
+    private String predecessors(String id) {
+        return String.join(
+                "; ",
+                into.getOrDefault(id, List.of()).stream()
+                        .map(ScheduleSheet::text)
+                        .toList());
+    }
+
+    /** A link at its successor: A10, or A20FS+3d. */
+    private static String text(Link link) {
+        if (link.lag().amount() == 0) {
+            return link.type() == LinkType.FS ? link.from() : link.from() + link.type();
+        }
+        return link.from() + link.type() + (link.lag().amount() > 0 ? "+" : "") + link.lag();
+    }
+}

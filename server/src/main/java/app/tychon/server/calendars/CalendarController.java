@@ -1,0 +1,67 @@
+package app.tychon.server.calendars;
+
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.Plan;
+import app.tychon.exchange.calendar.HolidayFile;
+import app.tychon.exchange.calendar.UnreadableCalendarException;
+import app.tychon.exchange.calendar.WorkCalendarFile;
+import app.tychon.server.plan.PlanStore;
+import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.web.Download;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The working calendars of a project, to be read, and their iCalendar files. */
+@RestController
+@RequestMapping("/api/projects/{id}/calendars")
+class CalendarController {
+    /** How far beyond the project's start holidays are taken over. */
+    private static final int YEARS = 15;
+
+    private final PlanStore plans;
+
+    CalendarController(PlanStore plans) {
+        this.plans = plans;
+    }
+
+    @GetMapping
+    List<CalendarWords> listCalendars(@PathVariable UUID id) {
+        return plans.find(id).plan().calendars().stream().map(CalendarWords::of).toList();
+    }
+
+    /** The days off in an iCalendar file, the body of the request; nothing is kept of them. */
+    @PostMapping(path = "/holidays", consumes = "text/calendar")
+    List<CalendarWords.ExceptionWords> readHolidays(@PathVariable UUID id, HttpServletRequest request)
+            throws IOException {
+        LocalDate start = plans.find(id).plan().project().start().toLocalDate();
+        try {
+            return HolidayFile.read(request.getInputStream(), start.minusYears(1), start.plusYears(YEARS)).stream()
+                    .map(CalendarWords.ExceptionWords::of)
+                    .toList();
+        } catch (UnreadableCalendarException e) {
+            throw new IllegalArgumentException(e.getMessage(), e);
+        }
+    }
+
+    @GetMapping("/{calendar}/file")
+    ResponseEntity<byte[]> downloadCalendar(@PathVariable UUID id, @PathVariable String calendar) throws IOException {
+        Plan plan = plans.find(id).plan();
+        CalendarDefinition wanted = plan.calendars().stream()
+                .filter(c -> c.id().equals(calendar))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("There is no such calendar."));
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        WorkCalendarFile.write(wanted, plan.project().start().toLocalDate(), file);
+        return Download.of(file, "text/calendar", wanted.name() + ".ics");
+    }
+}

@@ -1,0 +1,64 @@
+package app.tychon.server.plan;
+
+import app.tychon.exchange.ProjectFileWriter;
+import app.tychon.exchange.table.ScheduleFiles;
+import app.tychon.server.web.Download;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The plan as a file to be kept. */
+@RestController
+@RequestMapping("/api/projects/{id}")
+class PlanFileController {
+    private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+    private final PlanStore plans;
+
+    PlanFileController(PlanStore plans) {
+        this.plans = plans;
+    }
+
+    /** Writes a plan in some form. */
+    @FunctionalInterface
+    private interface Form {
+        void write(LoadedPlan plan, ByteArrayOutputStream out) throws IOException;
+    }
+
+    /** The whole project: what {@code POST /api/projects} takes. */
+    @GetMapping("/file")
+    ResponseEntity<byte[]> downloadProject(@PathVariable UUID id) throws IOException {
+        return file(
+                id,
+                MediaType.APPLICATION_JSON_VALUE,
+                ".tychon.json",
+                (plan, out) -> ProjectFileWriter.write(plan.plan(), out));
+    }
+
+    @GetMapping("/schedule.csv")
+    ResponseEntity<byte[]> downloadCsv(@PathVariable UUID id) throws IOException {
+        return file(
+                id,
+                "text/csv;charset=UTF-8",
+                ".csv",
+                (plan, out) -> ScheduleFiles.csv(plan.plan(), plan.schedule(), out));
+    }
+
+    @GetMapping("/schedule.xlsx")
+    ResponseEntity<byte[]> downloadXlsx(@PathVariable UUID id) throws IOException {
+        return file(id, XLSX, ".xlsx", (plan, out) -> ScheduleFiles.xlsx(plan.plan(), plan.schedule(), out));
+    }
+
+    private ResponseEntity<byte[]> file(UUID id, String type, String ending, Form form) throws IOException {
+        LoadedPlan plan = plans.find(id);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        form.write(plan, out);
+        return Download.of(out, type, plan.plan().project().name() + ending);
+    }
+}

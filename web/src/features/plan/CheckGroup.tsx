@@ -1,0 +1,144 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { useState } from "react";
+import type { FindingView, PlanView } from "../../shared/api/client";
+import { useEdits } from "../../shared/api/edits";
+import { formatWhole } from "../../shared/format/numbers";
+import { useGridStore } from "../../shared/grid/gridStore";
+import { handedIn } from "../../shared/sheet/useHandIn";
+import { CHECKS } from "./checkWords";
+
+const Button = chakra("button");
+const Input = chakra("input");
+const MOST = 12;
+
+interface Props {
+  plan: PlanView;
+  word: string;
+  findings: FindingView[];
+}
+
+/** The findings of one check: why it matters, where they are, and what can be done. */
+export function CheckGroup({ plan, word, findings }: Props) {
+  const edits = useEdits(plan.project.id);
+  const [reason, setReason] = useState<string>();
+  const [refusal, setRefusal] = useState<string>();
+  const project = plan.project.id;
+  const { title = word, why = "" } = CHECKS[word] ?? {};
+  const open = findings.filter((finding) => !finding.accepted);
+  const accepted = findings.filter((finding) => finding.accepted);
+  const fixable = open.filter((finding) => finding.fixable).map((finding) => finding.on);
+  const rows = findings.filter((finding) => finding.on !== "project").map((finding) => finding.on);
+  const { look, select } = useGridStore.getState();
+
+  const accept = async (on: string[], why?: string) => {
+    const refused = await handedIn(() => edits.accept(word, on, why));
+    setRefusal(refused);
+    if (!refused) setReason(undefined);
+  };
+
+  return (
+    <Box
+      as="section"
+      aria-label={title}
+      data-check={word}
+      mt="4"
+      pt="3"
+      borderTopWidth="1px"
+      borderColor="line"
+    >
+      <Flex gap="2" align="baseline">
+        <Box as="h3" fontWeight="650" flex="1">
+          {title}
+        </Box>
+        <Box color={open.length > 0 ? "risk" : "softInk"} fontWeight="650">
+          {formatWhole(open.length > 0 ? open.length : accepted.length)}
+          {open.length === 0 && " accepted"}
+        </Box>
+      </Flex>
+      <Box color="softInk" mb="1.5">
+        {why}
+      </Box>
+      {open.slice(0, MOST).map((finding, i) => (
+        <Box key={finding.on + i}>
+          {finding.on === "project" ? (
+            sentence(finding.message)
+          ) : (
+            <Button
+              textAlign="left"
+              onClick={() => select(project, { row: finding.on, column: "name" })}
+              data-finding={finding.on}
+            >
+              <Box as="span" color="action" fontWeight="600">
+                {finding.on}
+              </Box>{" "}
+              {finding.message}
+            </Button>
+          )}
+        </Box>
+      ))}
+      {open.length > MOST && <Box color="softInk">and {formatWhole(open.length - MOST)} more</Box>}
+      {accepted.map((finding, i) => (
+        <Flex key={`accepted ${finding.on} ${i}`} gap="2" color="softInk">
+          <Box flex="1">
+            {finding.on === "project" ? "" : `${finding.on}: `}accepted because “{finding.accepted}”
+          </Box>
+          <Button color="action" onClick={() => void accept([finding.on])}>
+            Withdraw
+          </Button>
+        </Flex>
+      ))}
+      <Flex gap="4" mt="1.5" color="action" wrap="wrap">
+        {rows.length > 0 && (
+          <Button onClick={() => look(project, { text: "", rows: { title, ids: new Set(rows) } })}>
+            Show the rows
+          </Button>
+        )}
+        {fixable.length > 0 && (
+          <Button
+            title="Moves no date of the plan; Ctrl Z takes it back"
+            onClick={() => void handedIn(() => edits.fix(word, fixable)).then(setRefusal)}
+          >
+            {fixable.length === open.length ? "Mend" : `Mend ${fixable.length}`}
+          </Button>
+        )}
+        {open.length > 0 && reason === undefined && (
+          <Button onClick={() => setReason("")}>It is no fault because…</Button>
+        )}
+      </Flex>
+      {reason !== undefined && (
+        <Input
+          autoFocus
+          mt="1.5"
+          width="100%"
+          px="2"
+          py="1"
+          bg="ground"
+          borderWidth="1px"
+          borderColor="action"
+          aria-label={`Why ${title.toLowerCase()} is no fault`}
+          placeholder="Reason, then Enter"
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === "Enter")
+              void accept(
+                open.map((finding) => finding.on),
+                reason,
+              );
+            if (event.key === "Escape") {
+              event.stopPropagation();
+              setReason(undefined);
+            }
+          }}
+        />
+      )}
+      {refusal && (
+        <Box role="alert" mt="1" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
+          {refusal}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;

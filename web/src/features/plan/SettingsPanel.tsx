@@ -1,0 +1,89 @@
+import { Box } from "@chakra-ui/react";
+import type { PlanView } from "../../shared/api/client";
+import { type Settings, useEdits } from "../../shared/api/edits";
+import { formatDay, typedDay } from "../../shared/format/dates";
+import { formatMoney, parseNumber } from "../../shared/format/numbers";
+import { handedIn } from "../../shared/sheet/useHandIn";
+import { ChoiceField, TextField } from "../../shared/ui/Field";
+import { SidePanel } from "../../shared/ui/SidePanel";
+
+const LAGS = [
+  { value: "predecessor", label: "in the predecessor's calendar" },
+  { value: "successor", label: "in the successor's calendar" },
+  { value: "elapsed", label: "round the clock" },
+] as const;
+
+/** What is true of the project as a whole. */
+export function SettingsPanel({ plan, onClose }: { plan: PlanView; onClose: () => void }) {
+  const edits = useEdits(plan.project.id);
+  const { project } = plan;
+  const change = (fields: Settings) => handedIn(() => edits.settings(fields));
+  const date = (
+    label: string,
+    hint: string,
+    field: "start" | "dataDate" | "targetFinish",
+    value: string | undefined,
+  ) => (
+    <TextField
+      label={label}
+      hint={hint}
+      value={value ? formatDay(value) : ""}
+      onHandIn={(text) => {
+        const typed = typedDay(text);
+        if ("refusal" in typed) return typed.refusal;
+        if (typed.day === null && field === "start") return "The project needs its first day.";
+        return change({ [field]: typed.day });
+      }}
+    />
+  );
+  return (
+    <SidePanel label="Settings of the project" title="The project" onClose={onClose}>
+      <TextField label="Name" value={project.name} onHandIn={(name) => change({ name })} />
+      {date("First day", "Nothing starts earlier", "start", project.start)}
+      {date(
+        "Data date",
+        "Progress is reported up to here; what is ahead starts no earlier",
+        "dataDate",
+        project.dataDate,
+      )}
+      {date("Target finish", "The date whose chance matters", "targetFinish", project.targetFinish)}
+      <TextField
+        label="Budget"
+        hint="The amount whose chance matters"
+        value={project.targetCost === undefined ? "" : formatMoney(project.targetCost, project.currency)}
+        onHandIn={(text) => {
+          if (text.trim() === "") return change({ targetCost: null });
+          const amount = money(text);
+          return amount === undefined
+            ? `An amount is needed, such as 5.05m, not “${text.trim()}”.`
+            : change({ targetCost: amount });
+        }}
+      />
+      <TextField label="Currency" value={project.currency} onHandIn={(currency) => change({ currency })} />
+      <ChoiceField
+        label="Calendar"
+        hint="Of new activities, and for counting the project's working days"
+        value={project.calendar}
+        choices={plan.calendars.map((calendar) => ({ value: calendar.id, label: calendar.name }))}
+        onHandIn={(calendar) => change({ calendar })}
+      />
+      <ChoiceField
+        label="Lags run"
+        value={project.lagCalendar}
+        choices={LAGS}
+        onHandIn={(lagCalendar) => change({ lagCalendar })}
+      />
+      <Box mt="3" color="softInk">
+        Days may be typed as 3 May 2027 or 2027-05-03.
+      </Box>
+    </SidePanel>
+  );
+}
+
+/** An amount as people type it: 5050000, 5.05m, 350k. */
+function money(text: string): number | undefined {
+  const parts = /^[^\d-]*(-?[\d\s.,']+)\s*([km]?)$/i.exec(text.trim());
+  const value = parts?.[1] === undefined ? undefined : parseNumber(parts[1].replace(/['\s]/g, ""));
+  const unit = { k: 1e3, m: 1e6 }[(parts?.[2] ?? "").toLowerCase()] ?? 1;
+  return value === undefined ? undefined : Math.round(value * unit * 100) / 100;
+}

@@ -1,0 +1,27 @@
+import { useState } from "react";
+import type { Column } from "../../shared/grid/columns";
+
+const KEY = "tychon.plan.columns";
+
+type Kept = Record<string, boolean>;
+
+function read(): Kept {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? "{}") as Kept;
+  } catch {
+    return {};
+  }
+}
+
+export const isShown = (kept: Kept, column: Column) => kept[column.id] ?? !column.spare;
+
+/** Which columns this person wants to see; kept in their browser. */
+export function useColumnChoice() {
+  const [kept, setKept] = useState(read);
+  const show = (column: string, shown: boolean) => {
+    const next = { ...kept, [column]: shown };
+    localStorage.setItem(KEY, JSON.stringify(next));
+    setKept(next);
+  };
+  return { kept, show };
+}

@@ -1,0 +1,136 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMemo } from "react";
+import { notify } from "../ui/notify";
+import {
+  type ActivityEdit,
+  api,
+  ApiError,
+  type BranchEdit,
+  type EditResult,
+  type EditView,
+  type PlanView,
+  type RowMove,
+  type Undoing,
+} from "./client";
+import { planKey } from "./plan";
+
+/** The plan was changed meanwhile by somebody else. */
+const CONFLICT = 409;
+
+interface Change {
+  path: string;
+  method: "PATCH" | "POST" | "PUT" | "DELETE";
+  body?: unknown;
+  /** Taking back and doing again look at what they find themselves. */
+  anyRevision?: boolean;
+}
+
+export const undoingKey = (project: string) => ["undoing", project];
+
+/** Fields of the project itself; null takes away what can be absent. */
+export interface Settings {
+  name?: string;
+  currency?: string;
+  start?: string;
+  dataDate?: string | null;
+  calendar?: string;
+  lagCalendar?: string;
+  targetFinish?: string | null;
+  targetCost?: number | null;
+}
+
+/** The ways to change a plan, one request after the other, each on the plan as the one before left it. */
+export function useEdits(project: string) {
+  const client = useQueryClient();
+  const { mutateAsync } = useMutation({
+    scope: { id: `edit-${project}` },
+    mutationFn: ({ path, method, body, anyRevision }: Change) =>
+      api<EditResult>(`/projects/${project}${path}`, {
+        method,
+        body,
+        ifMatch: anyRevision ? undefined : client.getQueryData<PlanView>(planKey(project))?.project.revision,
+      }),
+    onSuccess: (result) => {
+      client.setQueryData<PlanView>(planKey(project), (plan) => plan && merged(plan, result));
+      client.setQueryData<Undoing>(undoingKey(project), result.undoing);
+      if (result.gone.length > 0)
+        notify(`With the rows went ${listed(result.gone)}. Ctrl Z brings all back.`);
+    },
+    onError: (error) => {
+      if (error instanceof ApiError && error.status === CONFLICT) {
+        void client.invalidateQueries({ queryKey: planKey(project) });
+        void client.invalidateQueries({ queryKey: undoingKey(project) });
+      }
+    },
+  });
+  return useMemo(
+    () => ({
+      activities: (body: ActivityEdit[]) => mutateAsync({ path: "/activities", method: "PATCH", body }),
+      branches: (body: BranchEdit[]) => mutateAsync({ path: "/branches", method: "PATCH", body }),
+      move: (body: RowMove) => mutateAsync({ path: "/rows/move", method: "POST", body }),
+      remove: (rows: string[]) => mutateAsync({ path: "/rows/remove", method: "POST", body: { rows } }),
+      settings: (body: Settings) => mutateAsync({ path: "/settings", method: "PATCH", body }),
+      calendar: (body: unknown) => mutateAsync({ path: "/calendars", method: "PUT", body }),
+      removeCalendar: (id: string) =>
+        mutateAsync({ path: `/calendars/${encodeURIComponent(id)}`, method: "DELETE" }),
+      fix: (check: string, on: string[]) =>
+        mutateAsync({ path: "/check/fix", method: "POST", body: { check, on } }),
+      accept: (check: string, on: string[], reason?: string) =>
+        mutateAsync({ path: "/check/accept", method: "POST", body: { check, on, reason } }),
+      undo: () => mutateAsync({ path: "/undo", method: "POST", anyRevision: true }),
+      redo: () => mutateAsync({ path: "/redo", method: "POST", anyRevision: true }),
+    }),
+    [mutateAsync],
+  );
+}
+
+export type Edits = ReturnType<typeof useEdits>;
+
+/** What this person could take back and do again now. */
+export function useUndoing(project: string) {
+  return useQuery({
+    queryKey: undoingKey(project),
+    queryFn: () => api<Undoing>(`/projects/${project}/undoing`),
+  });
+}
+
+export function useHistory(project: string, revision: number) {
+  return useQuery({
+    queryKey: ["history", project, revision],
+    queryFn: () => api<EditView[]>(`/projects/${project}/edits`),
+  });
+}
+
+/** Why an edit was refused, as a sentence. */
+export function refusalOf(error: unknown): string {
+  if (!(error instanceof ApiError)) return "The edit could not be sent.";
+  const first = error.problems[0]?.message ?? error.message;
+  const sentence = first.charAt(0).toUpperCase() + first.slice(1);
+  return /[.!?]$/.test(sentence) ? sentence : `${sentence}.`;
+}
+
+function listed(things: readonly string[]): string {
+  const shown = things.slice(0, 4).join(", ");
+  return things.length > 4 ? `${shown} and ${things.length - 4} more` : shown;
+}
+
+/** The plan with what an edit has changed of it. */
+export function merged(plan: PlanView, result: EditResult): PlanView {
+  const changed = new Map(result.activities.map((activity) => [activity.id, activity]));
+  const known = new Map(plan.activities.map((activity) => [activity.id, activity]));
+  const order = result.order ?? plan.activities.map((activity) => activity.id);
+  const activities = order.flatMap((id) => changed.get(id) ?? known.get(id) ?? []);
+  const there = result.order && new Set(result.order);
+  return {
+    ...plan,
+    project: { ...result.project, revision: result.revision },
+    finish: result.finish,
+    plannedCost: result.plannedCost,
+    links: plan.links
+      .filter((link) => !(link.to in result.predecessors) && (!there || there.has(link.from)))
+      .concat(Object.values(result.predecessors).flat()),
+    branches: result.branches,
+    activities,
+    calendars: result.calendars ?? plan.calendars,
+  };
+}

@@ -1,0 +1,115 @@
+import { Box } from "@chakra-ui/react";
+import { useActivitySheet } from "../api/plan";
+import type { ActivityView, PlanView } from "../api/client";
+import { formatDay } from "../format/dates";
+import { formatDays } from "../format/numbers";
+import { openedDuration, typedDuration } from "../grid/columns";
+import { useGridStore } from "../grid/gridStore";
+import { ChoiceField, TextField } from "../ui/Field";
+import { SidePanel } from "../ui/SidePanel";
+import { LinkList } from "./LinkList";
+import { ProgressFields } from "./ProgressFields";
+import { SheetPart } from "./SheetPart";
+import { useActivityHandIn } from "./useHandIn";
+import { CONSTRAINTS, KINDS } from "./words";
+import { typedDay } from "../format/dates";
+
+interface Props {
+  plan: PlanView;
+  activity: ActivityView;
+  onClose: () => void;
+}
+
+/** Everything about an activity, to be read and changed. */
+export function ActivitySheetPanel({ plan, activity, onClose }: Props) {
+  const handIn = useActivityHandIn(plan.project.id, activity.id);
+  const sheet = useActivitySheet(plan.project.id, activity.id, plan.project.revision);
+  const calendars = plan.calendars.map((calendar) => ({ value: calendar.id, label: calendar.name }));
+  const constraint = activity.constraint;
+  const recode = async (code: string) => {
+    const refused = await handIn({ code: code.trim() });
+    if (!refused) useGridStore.getState().select(plan.project.id, { row: code.trim(), column: "name" });
+    return refused;
+  };
+  return (
+    <SidePanel label="Sheet" title={activity.name} onClose={onClose}>
+      <Box mb="3" color="softInk">
+        {sentence(activity)}
+      </Box>
+      <TextField label="Name" value={activity.name} onHandIn={(name) => handIn({ name })} />
+      <TextField label="Code" value={activity.id} onHandIn={recode} />
+      <ChoiceField label="Kind" value={activity.kind} choices={KINDS} onHandIn={(kind) => handIn({ kind })} />
+      {activity.kind !== "hammock" && (
+        <TextField
+          label="Duration, days"
+          hint="Or with a unit: 4h, 3w, 30min, 14ed"
+          value={openedDuration(activity.duration)}
+          onHandIn={(text) => handIn({ duration: typedDuration(text) })}
+        />
+      )}
+      <ChoiceField
+        label="Calendar"
+        value={activity.calendar}
+        choices={calendars}
+        onHandIn={(calendar) => handIn({ calendar })}
+      />
+      <ChoiceField
+        label="Date held to"
+        value={constraint?.type ?? ""}
+        choices={[{ value: "", label: "none" }, ...CONSTRAINTS]}
+        onHandIn={(type) =>
+          handIn({
+            constraint: type === "" ? null : { type, date: constraint?.date ?? activity.start },
+          })
+        }
+      />
+      {constraint && (
+        <TextField
+          label="on"
+          value={formatDay(constraint.date)}
+          onHandIn={(text) => {
+            const typed = typedDay(text);
+            if ("refusal" in typed) return typed.refusal;
+            return handIn({
+              constraint: typed.day === null ? null : { type: constraint.type, date: typed.day },
+            });
+          }}
+        />
+      )}
+      <SheetPart title="Comes after">
+        <LinkList
+          plan={plan}
+          activity={activity}
+          side="predecessors"
+          links={sheet.data?.predecessors ?? []}
+        />
+      </SheetPart>
+      <SheetPart title="Comes before">
+        <LinkList plan={plan} activity={activity} side="successors" links={sheet.data?.successors ?? []} />
+      </SheetPart>
+      <SheetPart title="Progress">
+        <ProgressFields plan={plan} activity={activity} />
+      </SheetPart>
+      {sheet.data && sheet.data.costs.length + sheet.data.risks.length > 0 && (
+        <SheetPart title="Hangs on it">
+          {sheet.data.costs.length > 0 && <Box>Money: {sheet.data.costs.join(", ")}.</Box>}
+          {sheet.data.risks.length > 0 && <Box>Risks: {sheet.data.risks.join(", ")}.</Box>}
+        </SheetPart>
+      )}
+      <SheetPart title="Notes">
+        <TextField label="" value={activity.notes ?? ""} lines={4} onHandIn={(notes) => handIn({ notes })} />
+      </SheetPart>
+    </SidePanel>
+  );
+}
+
+function sentence(activity: ActivityView): string {
+  const dates =
+    activity.kind === "milestone"
+      ? `Planned for ${formatDay(activity.finish)}`
+      : `Planned from ${formatDay(activity.start)} to ${formatDay(activity.finish)}`;
+  if (activity.kind === "hammock") return `${dates}, as long as what it spans.`;
+  if (activity.onLongestPath) return `${dates}, on the longest path: any delay moves the finish.`;
+  const float = formatDays(Math.round(activity.totalFloatDays * 2) / 2 + 0);
+  return `${dates}. It may slip ${float} working days, to ${formatDay(activity.lateFinish)}, before the finish moves.`;
+}

@@ -1,0 +1,38 @@
+import { Box } from "@chakra-ui/react";
+import type { BranchView, PlanView } from "../api/client";
+import { useEdits } from "../api/edits";
+import { formatDay } from "../format/dates";
+import { formatWhole } from "../format/numbers";
+import { TextField } from "../ui/Field";
+import { SidePanel } from "../ui/SidePanel";
+import { handedIn } from "./useHandIn";
+
+interface Props {
+  plan: PlanView;
+  branch: BranchView;
+  onClose: () => void;
+}
+
+/** Everything about a branch, to be read and changed. */
+export function BranchSheetPanel({ plan, branch, onClose }: Props) {
+  const edits = useEdits(plan.project.id);
+  const change = (fields: { name?: string; code?: string }) =>
+    handedIn(() => edits.branches([{ id: branch.id, ...fields }]));
+  const own = plan.activities.filter((activity) => activity.wbs === branch.id).length;
+  return (
+    <SidePanel label="Sheet" title={branch.name} onClose={onClose}>
+      <Box mb="3" color="softInk">
+        {branch.start && branch.finish
+          ? `Work from ${formatDay(branch.start)} to ${formatDay(branch.finish)}; ${formatWhole(own)} activities of its own.`
+          : "Nothing lies in it yet. Insert adds an activity."}
+      </Box>
+      <TextField label="Name" value={branch.name} onHandIn={(name) => change({ name })} />
+      <TextField
+        label="Outline number"
+        hint="Counted anew when branches move, where the plan counts 1, 1.1, 1.2"
+        value={branch.code}
+        onHandIn={(code) => change({ code })}
+      />
+    </SidePanel>
+  );
+}

@@ -1,0 +1,17 @@
+import type { PlanView } from "../api/client";
+import { useGridStore, viewOf } from "../grid/gridStore";
+import { ActivitySheetPanel } from "./ActivitySheetPanel";
+import { BranchSheetPanel } from "./BranchSheetPanel";
+import { useSheetStore } from "./sheetStore";
+
+/** The sheet of the selected row, where it is open: everything about it in one place. */
+export function RowSheet({ plan }: { plan: PlanView }) {
+  const { open, close } = useSheetStore();
+  const selected = useGridStore((state) => viewOf(state, plan.project.id).active?.row);
+  if (!open) return null;
+  const activity = plan.activities.find((one) => one.id === selected);
+  if (activity)
+    return <ActivitySheetPanel key={activity.id} plan={plan} activity={activity} onClose={close} />;
+  const branch = plan.branches.find((one) => one.id === selected) ?? plan.branches[0];
+  return branch ? <BranchSheetPanel key={branch.id} plan={plan} branch={branch} onClose={close} /> : null;
+}

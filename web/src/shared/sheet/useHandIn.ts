@@ -1,0 +1,19 @@
+import { useEdits, refusalOf } from "../api/edits";
+import type { ActivityEdit, EditResult } from "../api/client";
+
+/** Sends an edit out of a sheet; answers with the reason where it is refused. */
+export async function handedIn(change: () => Promise<EditResult>): Promise<string | undefined> {
+  try {
+    await change();
+    return undefined;
+  } catch (error) {
+    return refusalOf(error);
+  }
+}
+
+/** The way to change one activity field by field; null takes away what can be absent. */
+export function useActivityHandIn(project: string, id: string) {
+  const edits = useEdits(project);
+  return (fields: { [K in keyof ActivityEdit]?: ActivityEdit[K] | null }) =>
+    handedIn(() => edits.activities([{ ...(fields as ActivityEdit), id }]));
+}
