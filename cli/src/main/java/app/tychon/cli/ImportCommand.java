@@ -7,10 +7,10 @@ import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.exchange.ProjectFileWriter;
 import app.tychon.exchange.table.CellProblem;
-import app.tychon.exchange.table.CsvTables;
-import app.tychon.exchange.table.ScheduleColumn;
+import app.tychon.exchange.table.ColumnGuess;
 import app.tychon.exchange.table.ScheduleReader;
 import app.tychon.exchange.table.Table;
+import app.tychon.exchange.table.Tables;
 import app.tychon.exchange.table.UnreadableTableException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -58,12 +58,12 @@ final class ImportCommand implements Callable<Integer> {
     private void bringIn() throws IOException, UnreadableTableException, BadInputException {
         Table table;
         try (InputStream in = Files.newInputStream(file)) {
-            table = CsvTables.read(in);
+            table = Tables.read(in);
         }
         LocalDate first = start == null ? LocalDate.now().with(TemporalAdjusters.next(DayOfWeek.MONDAY)) : start;
         String title = name == null ? file.getFileName().toString().replaceFirst("\\.[^.]*$", "") : name;
         ScheduleReader.Read read =
-                ScheduleReader.read(table, ScheduleColumn.guess(table.header()), title, first.atTime(FIRST_HOUR, 0));
+                ScheduleReader.read(table, ColumnGuess.of(table), title, first.atTime(FIRST_HOUR, 0));
         if (!read.problems().isEmpty()) {
             throw new BadInputException(
                     read.problems().stream().map(CellProblem::toString).toList());

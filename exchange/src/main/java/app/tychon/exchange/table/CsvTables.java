@@ -19,28 +19,18 @@ import org.apache.commons.csv.CSVRecord;
  * all recognised.
  */
 public final class CsvTables {
-    /** Largest file that is read, in bytes. */
-    public static final int LARGEST = 50_000_000;
-
-    public static final int MOST_ROWS = 200_000;
-
     private static final List<Character> SEPARATORS = List.of(';', '\t', ',', '|');
     private static final int LINES_LOOKED_AT = 20;
 
     private CsvTables() {}
 
     /**
-     * Reads a table whose first row that is not blank is the header.
+     * Reads a table; {@link Tables#of} says which row is its header.
      *
-     * @throws UnreadableTableException when it is too large, no text, or has no header
+     * @throws UnreadableTableException when it is no text, or has no header
      */
     public static Table read(InputStream in) throws IOException, UnreadableTableException {
-        byte[] bytes = in.readNBytes(LARGEST + 1);
-        if (bytes.length > LARGEST) {
-            throw new UnreadableTableException("The file has more than " + LARGEST / 1_000_000
-                    + " MB; a schedule of 100,000 activities has less. Export the table alone.");
-        }
-        return read(text(bytes));
+        return read(text(in.readAllBytes()));
     }
 
     /** Reads a table out of text, such as what was copied from a spreadsheet. */
@@ -57,18 +47,15 @@ public final class CsvTables {
                 if (!row.isBlank()) {
                     rows.add(row);
                 }
-                if (rows.size() > MOST_ROWS) {
-                    throw new UnreadableTableException("The table has more than " + MOST_ROWS + " rows.");
+                if (rows.size() > Tables.MOST_ROWS) {
+                    throw new UnreadableTableException("The table has more than " + Tables.MOST_ROWS + " rows.");
                 }
             }
         } catch (IOException | UncheckedIOException e) {
             throw new UnreadableTableException(
                     "The file is no sound table of text: a quotation mark is opened and never closed.");
         }
-        if (rows.isEmpty()) {
-            throw new UnreadableTableException("The table is empty: it has not even a header.");
-        }
-        return new Table(rows.get(0).cells(), rows.subList(1, rows.size()));
+        return Tables.of(rows);
     }
 
     private static String text(byte[] bytes) throws UnreadableTableException {

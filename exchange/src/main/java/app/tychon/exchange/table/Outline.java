@@ -45,6 +45,18 @@ final class Outline {
         return parent.orElseGet(() -> branchOf(TOP));
     }
 
+    /**
+     * A branch that has a row of its own.
+     *
+     * @param parent the branch above; empty at the top
+     */
+    String branch(String id, Optional<String> parent, String name) {
+        int number = children.merge(parent.orElse(""), 1, Integer::sum);
+        String code = parent.map(p -> byId(p).code() + ".").orElse("") + number;
+        nodes.put("row " + id, new WbsNode(id, parent, code, name, Optional.empty()));
+        return id;
+    }
+
     private String node(String key, String name, Optional<String> parent) {
         WbsNode known = nodes.get(key);
         if (known != null) {

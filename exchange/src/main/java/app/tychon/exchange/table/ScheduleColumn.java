@@ -20,7 +20,16 @@ public enum ScheduleColumn {
     LOW("low", "optimistic", "minimum", "min", "best case"),
     LIKELY("likely", "most likely", "mode", "ml"),
     HIGH("high", "pessimistic", "maximum", "max", "worst case"),
-    SHAPE("shape", "distribution");
+    SHAPE("shape", "distribution"),
+    LEVEL("level", "outline level", "indent", "depth", "wbs level"),
+    START("start", "start date", "early start", "planned start", "begin"),
+    FINISH("finish", "finish date", "end", "end date", "early finish", "planned finish"),
+    ACTUAL_START("actual start", "started", "actual start date"),
+    ACTUAL_FINISH("actual finish", "finished", "actual finish date", "actual end"),
+    REMAINING("remaining", "remaining duration", "rem dur", "days left"),
+    CONSTRAINT("constraint", "constraint type", "primary constraint"),
+    CONSTRAINT_DATE("constraint date", "primary constraint date"),
+    NOTES("notes", "note", "remarks", "comment", "comments");
 
     private final Set<String> headers;
 
@@ -54,6 +63,6 @@ public enum ScheduleColumn {
 
     /** The word a person calls the column by. */
     public String title() {
-        return name().toLowerCase(Locale.ROOT);
+        return name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

@@ -21,6 +21,8 @@ import org.dhatim.fastexcel.Worksheet;
 public final class ScheduleFiles {
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
     private static final int[] WIDTHS = {12, 7, 44, 11, 10, 26, 22, 17, 17, 17, 17, 11, 18, 17, 11, 40};
+    private static final int NAME = 2;
+    private static final String INDENT = "   ";
     /** Texts that begin so are taken for formulas by spreadsheets. */
     private static final String FORMULA_STARTS = "=+-@";
 
@@ -86,7 +88,7 @@ public final class ScheduleFiles {
                 sheet.value(row, c, value.toString());
             }
         }
-        sheet.style(row, 2).indentation(line.level() - 1).set();
+        line.cells().get(NAME).ifPresent(name -> sheet.value(row, NAME, INDENT.repeat(line.level() - 1) + name));
         if (line.branch()) {
             sheet.range(row, 0, row, line.cells().size() - 1).style().bold().set();
         }

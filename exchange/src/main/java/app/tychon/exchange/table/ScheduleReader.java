@@ -15,7 +15,9 @@ import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Network;
 import app.tychon.exchange.table.Table.Row;
 import java.time.LocalDateTime;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -24,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A schedule out of a table, one activity a row. Every problem is told with its row and column; what could not be read
@@ -35,29 +38,64 @@ public final class ScheduleReader {
     private final List<CellProblem> problems = new ArrayList<>();
     private final Map<String, CalendarDefinition> calendars = new LinkedHashMap<>();
     private final Map<String, String> ids = new HashMap<>();
+    private final List<CellProblem> notes = new ArrayList<>();
+    private final Map<String, Dated> dates = new HashMap<>();
+    private final Set<String> branchIds = new HashSet<>();
+    /** The row of each activity. */
+    private final List<Row> rows = new ArrayList<>();
+
+    private final ScheduleDates dateCells;
+    private final Optional<Levels> levels;
     private Outline outline;
 
-    private ScheduleReader(Table table, Map<ScheduleColumn, Integer> columns) {
+    private ScheduleReader(Table table, Map<ScheduleColumn, Integer> columns, Optional<DateWords.Order> order) {
         this.table = table;
         this.columns = columns;
+        levels = Levels.of(table, columns);
+        dateCells = new ScheduleDates(
+                order.orElseGet(() -> ScheduleDates.order(table, columns)), this::text, this::problem);
     }
 
-    /** A schedule and what is wrong with the table it came from; it can be used only where nothing is. */
-    public record Read(Plan plan, List<CellProblem> problems) {
+    /**
+     * A schedule and what is wrong with the table it came from; it can be used only where nothing is.
+     *
+     * @param notes what was left out of it without harm
+     * @param dates those of the table, by activity
+     */
+    public record Read(Plan plan, List<CellProblem> problems, List<CellProblem> notes, Map<String, Dated> dates) {
         public Read {
             problems = List.copyOf(problems);
+            notes = List.copyOf(notes);
+            dates = Map.copyOf(dates);
         }
     }
+
+    /** The dates a table has for an activity. */
+    public record Dated(Optional<DateWords.Moment> start, Optional<DateWords.Moment> finish) {}
 
     /**
      * @param name  of the project
      * @param start of the project
      */
     public static Read read(Table table, Map<ScheduleColumn, Integer> columns, String name, LocalDateTime start) {
-        return new ScheduleReader(table, columns).read(name, start);
+        return read(table, columns, name, start, Optional.empty(), Optional.empty());
     }
 
-    private Read read(String name, LocalDateTime start) {
+    /**
+     * @param dataDate up to which the table reports progress
+     * @param order    in which the table's dates are written; recognised where it is not said
+     */
+    public static Read read(
+            Table table,
+            Map<ScheduleColumn, Integer> columns,
+            String name,
+            LocalDateTime start,
+            Optional<LocalDateTime> dataDate,
+            Optional<DateWords.Order> order) {
+        return new ScheduleReader(table, columns, order).read(name, start, dataDate);
+    }
+
+    private Read read(String name, LocalDateTime start, Optional<LocalDateTime> dataDate) {
         for (ScheduleColumn needed : List.of(ScheduleColumn.NAME, ScheduleColumn.DURATION)) {
             if (!columns.containsKey(needed)) {
                 problems.add(new CellProblem(
@@ -66,25 +104,95 @@ public final class ScheduleReader {
         }
         calendars.put("std", PlainWeek.of("std", "Five-day week"));
         collectIds();
+        for (int i = 0; i < table.rows().size(); i++) {
+            if (isBranch(i)) {
+                branchIds.add(id(table.rows().get(i)));
+            }
+        }
         outline = new Outline(Set.copyOf(ids.values()));
         List<Activity> activities = new ArrayList<>();
         List<Link> links = new ArrayList<>();
-        for (Row row : table.rows()) {
-            Activity activity = activity(row);
+        Deque<Integer> above = new ArrayDeque<>();
+        for (int i = 0; i < table.rows().size(); i++) {
+            Row row = table.rows().get(i);
+            Optional<String> parent = parent(above, i);
+            if (isBranch(i)) {
+                outline.branch(id(row), parent, text(row, ScheduleColumn.NAME));
+                above.push(i);
+                leftOut(row);
+                continue;
+            }
+            String branch =
+                    parent.orElseGet(() -> outline.branchOf(levels.isPresent() ? "" : text(row, ScheduleColumn.WBS)));
+            Activity activity = activity(row, branch);
+            rows.add(row);
             activities.add(activity);
+            dates.put(activity.id(), dateCells.planned(row));
             links.addAll(PredecessorText.read(
                     text(row, ScheduleColumn.PREDECESSORS),
                     activity.id(),
-                    word -> Optional.ofNullable(ids.get(word.toLowerCase(Locale.ROOT))),
+                    word -> known(word, row),
                     message -> problem(row, ScheduleColumn.PREDECESSORS, message)));
         }
+        links.removeIf(link -> branchIds.contains(link.from()));
         Project project = new Project(
-                "imported", name, "EUR", start, Optional.empty(), "std", LagCalendar.PREDECESSOR, Targets.NONE);
+                "imported",
+                name,
+                "EUR",
+                start,
+                dataDate(activities, dataDate),
+                "std",
+                LagCalendar.PREDECESSOR,
+                Targets.NONE);
         Plan plan = Plan.of(project, List.copyOf(calendars.values()), outline.branches(), activities, links);
         if (problems.isEmpty()) {
             check(plan);
         }
-        return new Read(plan, problems);
+        return new Read(plan, problems, notes, dates);
+    }
+
+    private boolean isBranch(int row) {
+        return levels.filter(l -> l.isBranch(row)).isPresent();
+    }
+
+    /** The branch a row lies in by its depth; those above that are no deeper are closed by it. */
+    private Optional<String> parent(Deque<Integer> above, int row) {
+        if (levels.isEmpty()) {
+            return Optional.empty();
+        }
+        Levels depths = levels.get();
+        while (!above.isEmpty() && depths.depth(above.peek()) >= depths.depth(row)) {
+            above.pop();
+        }
+        return Optional.ofNullable(above.peek()).map(i -> id(table.rows().get(i)));
+    }
+
+    /** Logic stands between activities; what a branch's row says of it is told, not taken over. */
+    private void leftOut(Row row) {
+        if (!text(row, ScheduleColumn.PREDECESSORS).isEmpty()) {
+            notes.add(new CellProblem(
+                    row.number(),
+                    title(ScheduleColumn.PREDECESSORS),
+                    "this row is a branch; its links are left out, since only activities have logic"));
+        }
+    }
+
+    /** The id a word names; a link from a branch is told and left out. */
+    private Optional<String> known(String word, Row row) {
+        Optional<String> id = Optional.ofNullable(ids.get(word.toLowerCase(Locale.ROOT)));
+        id.filter(branchIds::contains)
+                .ifPresent(branch -> notes.add(new CellProblem(
+                        row.number(),
+                        title(ScheduleColumn.PREDECESSORS),
+                        "\"" + branch + "\" is a branch; the link from it is left out")));
+        return id;
+    }
+
+    /** Where progress is reported and nobody said up to when, it is the last of the dates reported. */
+    private static Optional<LocalDateTime> dataDate(List<Activity> activities, Optional<LocalDateTime> said) {
+        return said.or(() -> activities.stream()
+                .flatMap(a -> Stream.concat(a.progress().actualStart().stream(), a.progress().actualFinish().stream()))
+                .max(LocalDateTime::compareTo));
     }
 
     /** What no cell shows by itself: loops, calendars, names that are too long. */
@@ -109,7 +217,7 @@ public final class ScheduleReader {
             row = Integer.parseInt(parts[2]);
         }
         problem(
-                table.rows().isEmpty() ? new Row(1, List.of()) : table.rows().get(row),
+                rows.isEmpty() ? new Row(1, List.of()) : rows.get(row),
                 isLink ? ScheduleColumn.PREDECESSORS : ScheduleColumn.NAME,
                 problem.message());
     }
@@ -135,7 +243,7 @@ public final class ScheduleReader {
         return id.isEmpty() ? "R" + row.number() : id;
     }
 
-    private Activity activity(Row row) {
+    private Activity activity(Row row, String branch) {
         if (text(row, ScheduleColumn.NAME).isEmpty()) {
             problem(row, ScheduleColumn.NAME, "the name is empty");
         }
@@ -143,12 +251,15 @@ public final class ScheduleReader {
         WorkDuration duration = duration(row, kind);
         return Activity.of(
                         id(row),
-                        outline.branchOf(text(row, ScheduleColumn.WBS)),
+                        branch,
                         text(row, ScheduleColumn.NAME),
                         kind == ActivityKind.TASK && duration.amount() == 0 ? ActivityKind.MILESTONE : kind,
                         duration,
                         calendar(row))
-                .withEstimate(estimate(row));
+                .withEstimate(estimate(row))
+                .withConstraint(dateCells.constraint(row))
+                .withProgress(dateCells.progress(row))
+                .withNotes(text(row, ScheduleColumn.NOTES));
     }
 
     private ActivityKind kind(Row row) {
@@ -181,7 +292,7 @@ public final class ScheduleReader {
     /** A calendar is known by its name; one that the project does not have yet begins as a five-day week. */
     private String calendar(Row row) {
         String name = text(row, ScheduleColumn.CALENDAR);
-        if (name.isEmpty()) {
+        if (name.isEmpty() || name.equals(calendars.get("std").name())) {
             return "std";
         }
         String id = name.length() <= 60 ? name : name.substring(0, 60);
@@ -203,10 +314,14 @@ public final class ScheduleReader {
     }
 
     private void problem(Row row, ScheduleColumn column, String message) {
+        problems.add(new CellProblem(row.number(), title(column), message));
+    }
+
+    /** The header of a column, or the word for it where there is none. */
+    private String title(ScheduleColumn column) {
         int index = columns.getOrDefault(column, -1);
-        String title = index >= 0 && index < table.header().size()
+        return index >= 0 && index < table.header().size()
                 ? table.header().get(index).strip()
                 : column.title();
-        problems.add(new CellProblem(row.number(), title, message));
     }
 }

@@ -24,6 +24,12 @@ public record Table(List<String> header, List<Row> rows) {
             return column >= 0 && column < cells.size() ? cells.get(column).strip() : "";
         }
 
+        /** Blanks before the text of a cell. */
+        int indent(int column) {
+            String text = column >= 0 && column < cells.size() ? cells.get(column) : "";
+            return text.length() - text.stripLeading().length();
+        }
+
         boolean isBlank() {
             return cells.stream().allMatch(String::isBlank);
         }

@@ -117,15 +117,15 @@ class TableTest {
 
     @Test
     void tooLargeAndUnclosedFilesAreRefused() {
-        byte[] large = new byte[CsvTables.LARGEST + 1];
+        byte[] large = new byte[Tables.LARGEST + 1];
         Arrays.fill(large, (byte) 'x');
-        assertThatThrownBy(() -> CsvTables.read(new ByteArrayInputStream(large)))
+        assertThatThrownBy(() -> Tables.read(new ByteArrayInputStream(large)))
                 .isInstanceOf(UnreadableTableException.class)
                 .hasMessageContaining("more than 50 MB");
         assertThatThrownBy(() -> CsvTables.read("a,b\n\"never closed,1\n2,3\n"))
                 .isInstanceOf(UnreadableTableException.class)
                 .hasMessageContaining("never closed");
-        byte[] rows = "a\n".repeat(CsvTables.MOST_ROWS + 5).getBytes(StandardCharsets.UTF_8);
+        byte[] rows = "a\n".repeat(Tables.MOST_ROWS + 5).getBytes(StandardCharsets.UTF_8);
         assertThatThrownBy(() -> CsvTables.read(new ByteArrayInputStream(rows)))
                 .isInstanceOf(UnreadableTableException.class)
                 .hasMessageContaining("more than 200000 rows");

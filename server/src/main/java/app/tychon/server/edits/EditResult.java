@@ -34,7 +34,7 @@ import java.util.stream.IntStream;
  * @param calendars all of them, where one differs
  * @param gone what went with rows that were removed, in words
  */
-record EditResult(
+public record EditResult(
         long revision,
         ProjectView project,
         LocalDateTime finish,

@@ -10,13 +10,13 @@ import java.util.UUID;
  * @param person who they are: a key their browser keeps
  * @param seen the revision they saw; where it is given, edits of an older one are refused
  */
-record Editor(UUID project, String person, Optional<Long> seen) {
+public record Editor(UUID project, String person, Optional<Long> seen) {
     /** The header that says who edits. */
-    static final String PERSON = "Tychon-Person";
+    public static final String PERSON = "Tychon-Person";
 
     private static final int LONGEST = 60;
 
-    static Editor of(UUID project, @Nullable String person, @Nullable String ifMatch) {
+    public static Editor of(UUID project, @Nullable String person, @Nullable String ifMatch) {
         String name = person == null || person.isBlank() ? "somebody" : person.strip();
         return new Editor(
                 project, name.length() > LONGEST ? name.substring(0, LONGEST) : name, Revisions.parse(ifMatch));

@@ -11,15 +11,17 @@ import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectEntity;
 import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.project.ProjectView;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Every change of a plan goes through here: checked as a whole, stored as a whole or not at all, kept as a change set. */
 @Service
-class Edits {
+public class Edits {
     private static final int HISTORY = 200;
 
     private final ProjectRepository projects;
@@ -41,7 +43,7 @@ class Edits {
      * @throws ConflictException where the plan has changed since the editor saw it
      */
     @Transactional
-    public EditResult edit(Editor editor, Edit edit) {
+    EditResult edit(Editor editor, Edit edit) {
         ProjectEntity project = hold(editor);
         LoadedPlan before = plans.find(editor.project());
         Edit.Outcome outcome = edit.apply(before.plan());
@@ -55,16 +57,29 @@ class Edits {
         return result(editor, project, before, changes.changes().isEmpty() ? before : after, outcome.gone());
     }
 
+    /**
+     * Applies a change of the plan as a whole.
+     *
+     * @param change makes the new plan of the old, and tells what went with rows that are gone
+     */
+    @Transactional
+    public EditResult replace(Editor editor, String label, BiFunction<Plan, List<String>, Plan> change) {
+        return edit(editor, plan -> {
+            List<String> gone = new ArrayList<>();
+            return new Edit.Outcome(change.apply(plan, gone), label, gone);
+        });
+    }
+
     /** What a plan would be after an edit that is not kept. */
     @Transactional(readOnly = true)
-    public LoadedPlan look(UUID id, Edit edit) {
+    LoadedPlan look(UUID id, Edit edit) {
         LoadedPlan before = plans.find(id);
         return sound(before.revision(), edit.apply(before.plan()).plan(), edit);
     }
 
     /** Takes back the editor's last edit that stands. */
     @Transactional
-    public EditResult undo(Editor editor) {
+    EditResult undo(Editor editor) {
         ProjectEntity project = hold(editor);
         ChangeSetEntity last = log.undoable(editor.project(), editor.person())
                 .orElseThrow(() -> new ConflictException("There is nothing to take back."));
@@ -74,7 +89,7 @@ class Edits {
 
     /** Does again what the editor took back. */
     @Transactional
-    public EditResult redo(Editor editor) {
+    EditResult redo(Editor editor) {
         ProjectEntity project = hold(editor);
         ChangeSetEntity next = log.redoable(editor.project(), editor.person())
                 .orElseThrow(() -> new ConflictException("There is nothing to do again."));
@@ -99,7 +114,7 @@ class Edits {
 
     /** What the editor could take back and do again now. */
     @Transactional(readOnly = true)
-    public Undoing undoing(Editor editor) {
+    Undoing undoing(Editor editor) {
         return new Undoing(
                 log.undoable(editor.project(), editor.person())
                         .map(ChangeSetEntity::label)
@@ -110,7 +125,7 @@ class Edits {
     }
 
     @Transactional(readOnly = true)
-    public List<EditView> history(Editor editor) {
+    List<EditView> history(Editor editor) {
         return log.last(editor.project(), editor.person(), HISTORY);
     }
 

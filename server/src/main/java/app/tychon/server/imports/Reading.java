@@ -1,0 +1,66 @@
+package app.tychon.server.imports;
+
+import app.tychon.exchange.table.ColumnGuess;
+import app.tychon.exchange.table.DateWords;
+import app.tychon.exchange.table.ScheduleColumn;
+import app.tychon.exchange.table.ScheduleReader;
+import app.tychon.exchange.table.Table;
+import app.tychon.exchange.table.Tables;
+import app.tychon.exchange.table.UnreadableTableException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A schedule's table with what it is taken to say.
+ *
+ * @param order in which its dates are written; recognised where it is not said
+ */
+record Reading(
+        Table table,
+        Map<ScheduleColumn, Integer> columns,
+        Optional<DateWords.Order> order,
+        Optional<LocalDateTime> dataDate) {
+    private static final int FIRST_HOUR = 8;
+
+    /**
+     * Reads a file.
+     *
+     * @param meanings words of {@link ScheduleColumn} in the order of the columns, empty for one that is left out; where
+     *     there are none, they are guessed
+     * @throws IllegalArgumentException for a file that is no table, saying what to do
+     */
+    static Reading of(
+            InputStream in, List<String> meanings, Optional<DateWords.Order> order, Optional<LocalDate> dataDate)
+            throws IOException {
+        try {
+            Table table = Tables.read(in);
+            return new Reading(
+                    table,
+                    meanings.isEmpty() ? ColumnGuess.of(table) : columns(meanings),
+                    order,
+                    dataDate.map(day -> day.atTime(FIRST_HOUR, 0)));
+        } catch (UnreadableTableException e) {
+            throw new IllegalArgumentException(e.getMessage(), e);
+        }
+    }
+
+    private static Map<ScheduleColumn, Integer> columns(List<String> meanings) {
+        Map<ScheduleColumn, Integer> columns = new EnumMap<>(ScheduleColumn.class);
+        for (int i = 0; i < meanings.size(); i++) {
+            if (!meanings.get(i).isBlank()) {
+                columns.putIfAbsent(ScheduleColumn.of(meanings.get(i).strip()), i);
+            }
+        }
+        return columns;
+    }
+
+    ScheduleReader.Read read(String name, LocalDate start) {
+        return ScheduleReader.read(table, columns, name, start.atTime(FIRST_HOUR, 0), dataDate, order);
+    }
+}
