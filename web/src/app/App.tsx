@@ -4,6 +4,7 @@ import { PlanStage } from "../features/plan/PlanStage";
 import { ProjectsPage } from "../features/projects/ProjectsPage";
 import { RangesStage } from "../features/ranges/RangesStage";
 import { NoteBar } from "../shared/ui/NoteBar";
+import { UpdateStage } from "../features/update/UpdateStage";
 import { Frame } from "./Frame";
 
 const router = createBrowserRouter([
@@ -15,6 +16,7 @@ const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="plan" replace /> },
       { path: "plan", element: <PlanStage /> },
+      { path: "update", element: <UpdateStage /> },
       { path: "ranges", element: <RangesStage /> },
       { path: "odds", element: <OddsStage /> },
     ],

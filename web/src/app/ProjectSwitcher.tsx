@@ -27,6 +27,7 @@ export function ProjectSwitcher({ projectId, name }: { projectId: string; name: 
         <Menu.Positioner>
           <Menu.Content bg="panel" minW="64">
             {(projects.data ?? [])
+              .map(({ project }) => project)
               .filter((project) => project.id !== projectId)
               .slice(0, 12)
               .map((project) => (

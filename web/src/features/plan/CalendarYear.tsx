@@ -6,7 +6,7 @@ import { type DayState, dayState } from "./calendarWords";
 const LOOK: Record<DayState, { bg?: string; color?: string; fontWeight?: number }> = {
   work: {},
   free: { color: "softInk", bg: "closed" },
-  closed: { bg: "simulatedSoft", color: "ink", fontWeight: 650 },
+  closed: { bg: "strongLine", color: "ink", fontWeight: 650 },
   other: { bg: "actionTint", color: "action", fontWeight: 650 },
 };
 

@@ -4,6 +4,8 @@ import { civil, formatDay } from "../../shared/format/dates";
 import { type TimeScale, ticks } from "./timeScale";
 
 const LEAST_LABEL_ROOM = 26;
+/** What the label of the target takes, with some room before it. */
+const TARGET_ROOM = 124;
 
 export function TimelineHeader({ plan, scale }: { plan: PlanView; scale: TimeScale }) {
   const { coarse, fine } = ticks(scale);
@@ -13,7 +15,9 @@ export function TimelineHeader({ plan, scale }: { plan: PlanView; scale: TimeSca
       {coarse.map((tick, i) => {
         const left = Math.max(0, scale.x(tick.time));
         const right = i + 1 < coarse.length ? scale.x(coarse[i + 1]?.time ?? scale.end) : scale.width;
-        return right - left < LEAST_LABEL_ROOM ? null : (
+        const underTarget =
+          target !== undefined && Math.abs(scale.x(civil(target)) - TARGET_ROOM / 2 - left) < TARGET_ROOM / 2;
+        return right - left < LEAST_LABEL_ROOM || underTarget ? null : (
           <Box
             key={tick.time}
             position="absolute"

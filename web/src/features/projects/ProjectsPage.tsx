@@ -1,40 +1,71 @@
-import { Box, Button, chakra, Flex, Table } from "@chakra-ui/react";
+import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useRef, useState } from "react";
-import { Link, useNavigate } from "react-router";
-import { ApiError } from "../../shared/api/client";
-import { useBringIn, useProjects } from "../../shared/api/projects";
-import { formatDay, formatMoment } from "../../shared/format/dates";
+import { useNavigate } from "react-router";
+import { ApiError, type ProjectView } from "../../shared/api/client";
+import { type Shelf, useBringIn, useProjects } from "../../shared/api/projects";
+import { isSchedule } from "../../shared/api/schedules";
+import { Problems } from "../../shared/schedule/Problems";
+import { Choice } from "../../shared/ui/Choice";
 import { Notice } from "../../shared/ui/Notice";
-import { Problems } from "./Problems";
+import { NewProjectMenu } from "./NewProjectMenu";
+import { ProjectTable } from "./ProjectTable";
 import { ScheduleImport } from "./ScheduleImport";
 
 const FileInput = chakra("input");
-const ProjectLink = chakra(Link);
+const SHELVES: { value: Shelf; label: string }[] = [
+  { value: "OPEN", label: "At hand" },
+  { value: "ARCHIVED", label: "Put away" },
+  { value: "DELETED", label: "Deleted" },
+];
+const EMPTY: Record<Shelf, string> = {
+  OPEN: "There is no project yet. Bring in a project file, whose name ends in .tychon.json, or a schedule that a planner's tool has exported as XLSX or CSV; or paste a table here.",
+  ARCHIVED: "Nothing is put away.",
+  DELETED: "Nothing was deleted in the last 30 days.",
+};
 
-/** All projects, and the way to bring one in from its file. */
+/** All projects, and the ways to begin one: from a file, from a pasted table, blank, or from an example. */
 export function ProjectsPage() {
-  const projects = useProjects();
+  const [shelf, setShelf] = useState<Shelf>("OPEN");
+  const projects = useProjects(shelf);
   const bringIn = useBringIn();
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
-  const [schedule, setSchedule] = useState<File | undefined>(undefined);
+  const [schedule, setSchedule] = useState<File>();
+  const go = (project: ProjectView) => void navigate(`/projects/${project.id}/plan`);
   const choose = (file: File | undefined) => {
     if (!file) return;
-    if (/\.(csv|tsv|txt)$/i.test(file.name)) {
-      setSchedule(file);
-    } else {
-      bringIn.mutate(file, { onSuccess: (project) => void navigate(`/projects/${project.id}/plan`) });
-    }
+    if (isSchedule(file)) setSchedule(file);
+    else bringIn.mutate(file, { onSuccess: go });
   };
   if (schedule) return <ScheduleImport file={schedule} leave={() => setSchedule(undefined)} />;
 
   return (
-    <Box maxW="860px" mx="auto" px="6" py="10">
-      <Flex align="baseline" gap="6" mb="6">
+    <Box
+      maxW="980px"
+      mx="auto"
+      px="6"
+      py="10"
+      minH="100%"
+      onPaste={(event) => {
+        const text = event.clipboardData.getData("text/plain");
+        if (event.target instanceof HTMLInputElement || !/[\t;,]/.test(text) || !text.includes("\n")) return;
+        setSchedule(new File([text], "Pasted table.csv", { type: "text/csv" }));
+      }}
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        choose(event.dataTransfer.files[0]);
+      }}
+      tabIndex={-1}
+      outline="none"
+    >
+      <Flex align="center" gap="4" mb="5">
         <Box as="h1" fontSize="24px" fontWeight="650">
           Projects
         </Box>
+        <Choice label="Which projects" choices={SHELVES} value={shelf} onChange={setShelf} />
         <Box flex="1" />
+        <NewProjectMenu onMade={go} />
         <Button
           size="sm"
           bg="action"
@@ -48,7 +79,7 @@ export function ProjectsPage() {
           ref={input}
           type="file"
           aria-label="Project file or schedule"
-          accept=".json,.csv,.tsv,.txt,application/json,text/csv"
+          accept=".json,.csv,.tsv,.txt,.xlsx,.xlsm,.xls,application/json,text/csv"
           display="none"
           onChange={(event) => {
             choose(event.target.files?.[0]);
@@ -74,38 +105,8 @@ export function ProjectsPage() {
           The projects cannot be shown: {projects.error.message}
         </Notice>
       )}
-      {projects.data?.length === 0 && (
-        <Notice>
-          There is no project yet. Bring in a project file, whose name ends in .tychon.json, or a schedule
-          that a planner's tool has exported as CSV.
-        </Notice>
-      )}
-      {projects.data && projects.data.length > 0 && (
-        <Table.Root size="sm">
-          <Table.Header>
-            <Table.Row bg="transparent">
-              <Table.ColumnHeader color="softInk">Project</Table.ColumnHeader>
-              <Table.ColumnHeader color="softInk">Starts</Table.ColumnHeader>
-              <Table.ColumnHeader color="softInk">Target finish</Table.ColumnHeader>
-              <Table.ColumnHeader color="softInk">Last edited</Table.ColumnHeader>
-            </Table.Row>
-          </Table.Header>
-          <Table.Body>
-            {projects.data.map((project) => (
-              <Table.Row key={project.id} bg="transparent" borderColor="line">
-                <Table.Cell>
-                  <ProjectLink to={`/projects/${project.id}/plan`} fontWeight="600" color="action">
-                    {project.name}
-                  </ProjectLink>
-                </Table.Cell>
-                <Table.Cell>{formatDay(project.start)}</Table.Cell>
-                <Table.Cell>{project.targetFinish ? formatDay(project.targetFinish) : "none set"}</Table.Cell>
-                <Table.Cell>{formatMoment(project.editedAt)}</Table.Cell>
-              </Table.Row>
-            ))}
-          </Table.Body>
-        </Table.Root>
-      )}
+      {projects.data?.length === 0 && <Notice>{EMPTY[shelf]}</Notice>}
+      {projects.data && projects.data.length > 0 && <ProjectTable projects={projects.data} shelf={shelf} />}
     </Box>
   );
 }

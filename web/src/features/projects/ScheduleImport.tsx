@@ -2,24 +2,31 @@ import { Box, Button, chakra, Flex, Input } from "@chakra-ui/react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiError } from "../../shared/api/client";
-import { useSchedulePreview, useTakeOver } from "../../shared/api/schedules";
+import { type DateOrder, useSchedulePreview, useTakeOver } from "../../shared/api/schedules";
 import { formatDay, parseDay, toCivilText } from "../../shared/format/dates";
+import { DateOrderChoice } from "../../shared/schedule/DateOrderChoice";
+import { FidelityReport } from "../../shared/schedule/FidelityReport";
 import { Notice } from "../../shared/ui/Notice";
-import { Problems } from "./Problems";
-import { SchedulePreviewTable } from "./SchedulePreviewTable";
-import { nextMonday, previewSentence } from "./scheduleSentences";
+import { Problems } from "../../shared/schedule/Problems";
+import { SchedulePreviewTable } from "../../shared/schedule/SchedulePreviewTable";
+import { nextMonday, previewSentence } from "../../shared/schedule/scheduleSentences";
 
 const Label = chakra("label");
 
 /** A schedule's table before it is taken over: what its columns say, what comes of it, what is wrong with it. */
 export function ScheduleImport({ file, leave }: { file: File; leave: () => void }) {
   const [name, setName] = useState(file.name.replace(/\.[^.]*$/, ""));
-  const [day, setDay] = useState(formatDay(nextMonday(new Date())));
+  const [typedDay, setDay] = useState<string>();
+  const [dates, setDates] = useState<DateOrder>("");
+  const [firstDay, setFirstDay] = useState<string>();
+  const day = typedDay ?? formatDay(firstDay ?? nextMonday(new Date()));
   const parsed = parseDay(day);
   const start = parsed === undefined ? "" : toCivilText(parsed).slice(0, 10);
   const [meanings, setMeanings] = useState<string[] | undefined>(undefined);
-  const reading = { file, start, meanings };
+  const reading = { file, start, meanings, dates };
   const preview = useSchedulePreview(reading);
+  const found = preview.data?.firstDay;
+  if (found !== firstDay && !preview.isPlaceholderData) setFirstDay(found);
   const takeOver = useTakeOver();
   const navigate = useNavigate();
   const ready = start !== "" && preview.data?.problemCount === 0 && !preview.isFetching && name.trim() !== "";
@@ -64,6 +71,7 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
             onChange={(event) => setDay(event.target.value)}
           />
         </Label>
+        <DateOrderChoice value={dates} onChange={setDates} />
         <Box flex="1" />
         <Button size="sm" variant="outline" onClick={leave}>
           Leave it
@@ -103,6 +111,7 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
           }))}
         />
       )}
+      {preview.data && preview.data.problemCount === 0 && <FidelityReport preview={preview.data} />}
       {preview.data && (
         <SchedulePreviewTable
           preview={preview.data}

@@ -27,6 +27,9 @@ export type NewProject = Schemas["NewProject"];
 export type Example = Schemas["Example"];
 export type LinkView = Schemas["LinkView"];
 export type SchedulePreview = Schemas["SchedulePreview"];
+export type Difference = Schemas["Difference"];
+export type UpdatePreview = Schemas["UpdatePreview"];
+export type UpdateRow = Schemas["UpdateRow"];
 export type CellProblem = Schemas["CellProblem"];
 export type RunView = Schemas["RunView"];
 export type RunRequest = Schemas["RunRequest"];
@@ -65,19 +68,21 @@ interface Options {
 
 export async function api<T>(path: string, options: Options = {}): Promise<T> {
   const headers: Record<string, string> = { "Tychon-Person": person() };
-  if (options.body !== undefined) headers["Content-Type"] = options.contentType ?? "application/json";
+  const asIs = options.body instanceof Blob || options.body instanceof FormData;
+  // A form says itself what it is, with the mark between its parts.
+  if (options.body !== undefined && !(options.body instanceof FormData))
+    headers["Content-Type"] = options.contentType ?? "application/json";
   if (options.ifMatch !== undefined) headers["If-Match"] = `"${options.ifMatch}"`;
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method: options.method ?? "GET",
       headers,
-      body:
-        options.body instanceof Blob
-          ? options.body
-          : options.body === undefined
-            ? undefined
-            : JSON.stringify(options.body),
+      body: asIs
+        ? (options.body as BodyInit)
+        : options.body === undefined
+          ? undefined
+          : JSON.stringify(options.body),
     });
   } catch {
     throw new ApiError(503, "The server does not answer. Nothing was changed; try again in a moment.", []);

@@ -1,8 +1,20 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, type ProjectView, type SchedulePreview } from "./client";
+import {
+  api,
+  type EditResult,
+  type PlanView,
+  type ProjectView,
+  type SchedulePreview,
+  type UpdatePreview,
+} from "./client";
+import { undoingKey } from "./edits";
+import { planKey } from "./plan";
 import { PROJECTS_KEY } from "./projects";
 
-const CSV = "text/csv";
+const SHEET = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+/** Which number of 3/4/27 is the day; empty to have it recognised. */
+export type DateOrder = "" | "DAY_FIRST" | "MONTH_FIRST";
 
 /** How a schedule's table is to be read. */
 export interface Reading {
@@ -11,24 +23,42 @@ export interface Reading {
   start: string;
   /** What each column says, empty for one that is left out; undefined to have it guessed. */
   meanings?: string[];
+  dates: DateOrder;
 }
 
-const query = ({ start, meanings }: Reading) =>
-  `start=${start}${meanings ? `&columns=${encodeURIComponent(meanings.join(","))}` : ""}`;
+export const isSchedule = (file: File) => /\.(csv|tsv|txt|xlsx|xlsm|xls)$/i.test(file.name);
+
+const typeOf = (file: File) => (/\.xls[xm]?$/i.test(file.name) ? SHEET : "text/csv");
+
+function query({ start, meanings, dates }: Reading, more: Record<string, string> = {}): string {
+  const params = new URLSearchParams(more);
+  if (start) params.set("start", start);
+  if (meanings) params.set("columns", meanings.join(","));
+  if (dates) params.set("dates", dates);
+  return params.toString();
+}
+
+const keyOf = ({ file, start, meanings, dates }: Reading) => [
+  file.name,
+  file.size,
+  file.lastModified,
+  start,
+  meanings,
+  dates,
+];
 
 /** What a table would become; the last answer stays while the next is on its way. */
 export function useSchedulePreview(reading: Reading) {
-  const { file, start, meanings } = reading;
   return useQuery({
-    queryKey: ["schedule", file.name, file.size, file.lastModified, start, meanings],
+    queryKey: ["schedule", ...keyOf(reading)],
     queryFn: () =>
       api<SchedulePreview>(`/schedules/preview?${query(reading)}`, {
         method: "POST",
-        body: file,
-        contentType: CSV,
+        body: reading.file,
+        contentType: typeOf(reading.file),
       }),
     placeholderData: keepPreviousData,
-    enabled: start !== "",
+    enabled: reading.start !== "",
     retry: false,
   });
 }
@@ -38,11 +68,49 @@ export function useTakeOver() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ reading, name }: { reading: Reading; name: string }) =>
-      api<ProjectView>(`/schedules?${query(reading)}&name=${encodeURIComponent(name)}`, {
+      api<ProjectView>(`/schedules?${query(reading, { name })}`, {
         method: "POST",
         body: reading.file,
-        contentType: CSV,
+        contentType: typeOf(reading.file),
       }),
     onSuccess: () => client.invalidateQueries({ queryKey: PROJECTS_KEY }),
+  });
+}
+
+/** What a newer file would change of a plan. */
+export function useUpdatePreview(project: string, revision: number, reading: Reading | undefined) {
+  return useQuery({
+    queryKey: ["update", project, revision, ...(reading ? keyOf(reading) : [])],
+    queryFn: () =>
+      reading &&
+      api<UpdatePreview>(`/projects/${project}/update/preview?${query(reading)}`, {
+        method: "POST",
+        body: reading.file,
+        contentType: typeOf(reading.file),
+      }),
+    placeholderData: keepPreviousData,
+    enabled: reading !== undefined,
+    retry: false,
+  });
+}
+
+/** Takes a newer file over, but for some rows. */
+export function useUpdate(project: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ reading, except }: { reading: Reading; except: string[] }) => {
+      const body = new FormData();
+      body.set("file", reading.file);
+      for (const id of except) body.append("except", id);
+      return api<EditResult>(`/projects/${project}/update?${query(reading)}`, {
+        method: "POST",
+        body,
+        ifMatch: client.getQueryData<PlanView>(planKey(project))?.project.revision,
+      });
+    },
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: undoingKey(project) });
+      return client.invalidateQueries({ queryKey: planKey(project) });
+    },
   });
 }

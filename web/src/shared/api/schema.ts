@@ -100,6 +100,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/update": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["updatePlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/update/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewUpdate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/undo": {
         parameters: {
             query?: never;
@@ -805,6 +837,18 @@ export interface components {
             /** Format: double */
             sdDays: number;
         };
+        Difference: {
+            id: string;
+            name: string;
+            /** Format: date */
+            table: string;
+            /** Format: date */
+            ours: string;
+            /** Format: int64 */
+            daysLater: number;
+            cause: boolean;
+            reason: string;
+        };
         EditResult: {
             /** Format: int64 */
             revision: number;
@@ -1072,18 +1116,47 @@ export interface components {
             problems: components["schemas"]["CellProblem"][];
             /** Format: int32 */
             problemCount: number;
+            notes: components["schemas"]["CellProblem"][];
             /** Format: int32 */
             activities: number;
             /** Format: int32 */
             links: number;
             /** Format: int32 */
             ranges: number;
+            /** Format: date */
+            firstDay?: string;
+            /** Format: date-time */
+            dataDate?: string;
             /** Format: date-time */
             finish?: string;
+            /** Format: int32 */
+            compared: number;
+            differences: components["schemas"]["Difference"][];
+            /** Format: int32 */
+            differenceCount: number;
         };
         Undoing: {
             undo?: string;
             redo?: string;
+        };
+        UpdateField: {
+            field: string;
+            before: string;
+            after: string;
+        };
+        UpdatePreview: {
+            schedule: components["schemas"]["SchedulePreview"];
+            rows: components["schemas"]["UpdateRow"][];
+            /** Format: date-time */
+            finish?: string;
+            refusal?: string;
+        };
+        UpdateRow: {
+            id: string;
+            name: string;
+            what: string;
+            fields: components["schemas"]["UpdateField"][];
+            hanging: string[];
         };
     };
     responses: never;
@@ -1168,6 +1241,8 @@ export interface operations {
                 name: string;
                 start: string;
                 columns?: string[];
+                dates?: "DAY_FIRST" | "MONTH_FIRST";
+                dataDate?: string;
             };
             header?: never;
             path?: never;
@@ -1191,6 +1266,8 @@ export interface operations {
             query: {
                 start: string;
                 columns?: string[];
+                dates?: "DAY_FIRST" | "MONTH_FIRST";
+                dataDate?: string;
             };
             header?: never;
             path?: never;
@@ -1269,6 +1346,69 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    updatePlan: {
+        parameters: {
+            query?: {
+                except?: string[];
+                columns?: string[];
+                dates?: "DAY_FIRST" | "MONTH_FIRST";
+                dataDate?: string;
+            };
+            header?: {
+                "Tychon-Person"?: string;
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    previewUpdate: {
+        parameters: {
+            query?: {
+                columns?: string[];
+                dates?: "DAY_FIRST" | "MONTH_FIRST";
+                dataDate?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["UpdatePreview"];
                 };
             };
         };

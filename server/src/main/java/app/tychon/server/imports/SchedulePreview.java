@@ -5,10 +5,12 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.exchange.table.CellProblem;
+import app.tychon.exchange.table.DateWords;
 import app.tychon.exchange.table.Fidelity;
 import app.tychon.exchange.table.ScheduleReader;
 import app.tychon.exchange.table.Table;
 import jakarta.annotation.Nullable;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,6 +26,8 @@ import java.util.stream.IntStream;
  * @param problemCount how many there are
  * @param notes what is left out without harm, the first of it
  * @param ranges activities with a range of their own
+ * @param firstDay the earliest start in the table, where it has one
+ * @param dataDate up to which it reports progress, where it does
  * @param finish when the plan would finish; absent where there are problems
  * @param compared activities of which the table has a date of its own
  * @param differences where our dates differ from the table's, the first of them
@@ -39,6 +43,7 @@ record SchedulePreview(
         int activities,
         int links,
         int ranges,
+        @Nullable LocalDate firstDay,
         @Nullable LocalDateTime dataDate,
         @Nullable LocalDateTime finish,
         int compared,
@@ -87,6 +92,11 @@ record SchedulePreview(
                 (int) plan.activities().stream()
                         .filter(a -> a.estimate().isPresent())
                         .count(),
+                read.dates().values().stream()
+                        .flatMap(dated -> dated.start().stream())
+                        .map(DateWords.Moment::day)
+                        .min(LocalDate::compareTo)
+                        .orElse(null),
                 plan.project().dataDate().orElse(null),
                 sound ? Instants.toCivil(Scheduler.schedule(Network.of(plan)).finish()) : null,
                 fidelity.compared(),

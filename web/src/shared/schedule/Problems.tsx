@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { formatWhole } from "../../shared/format/numbers";
+import { formatWhole } from "../format/numbers";
 
 const MOST = 50;
 

@@ -1,6 +1,6 @@
-import type { SchedulePreview } from "../../shared/api/client";
-import { DAY_MS, formatDay } from "../../shared/format/dates";
-import { formatWhole } from "../../shared/format/numbers";
+import type { SchedulePreview } from "../api/client";
+import { DAY_MS, formatDay } from "../format/dates";
+import { formatWhole } from "../format/numbers";
 
 /** What a column of a schedule can say. */
 export const MEANINGS = [
@@ -15,6 +15,15 @@ export const MEANINGS = [
   { value: "likely", label: "Likely" },
   { value: "high", label: "High" },
   { value: "shape", label: "Shape" },
+  { value: "level", label: "Level" },
+  { value: "start", label: "Start" },
+  { value: "finish", label: "Finish" },
+  { value: "actual start", label: "Actual start" },
+  { value: "actual finish", label: "Actual finish" },
+  { value: "remaining", label: "Remaining" },
+  { value: "constraint", label: "Constraint" },
+  { value: "constraint date", label: "Constraint date" },
+  { value: "notes", label: "Notes" },
 ] as const;
 
 const counted = (count: number, one: string, many: string) =>
@@ -32,6 +41,18 @@ export function previewSentence(preview: SchedulePreview): string {
     `${formatWhole(preview.ranges)} with a range`,
   ].join(", ");
   return preview.finish ? `${parts}. The plan would finish on ${formatDay(preview.finish)}.` : `${parts}.`;
+}
+
+/** How the calculated dates agree with the table's own, in a sentence. */
+export function fidelitySentence(preview: SchedulePreview): string {
+  if (preview.compared === 0) return "The table has no dates of its own to compare ours with.";
+  if (preview.differenceCount === 0)
+    return `All ${formatWhole(preview.compared)} dates come out as in the table.`;
+  const causes = preview.differences.filter((one) => one.cause).length;
+  const same = formatWhole(preview.compared - preview.differenceCount);
+  return `${same} of ${formatWhole(preview.compared)} dates come out as in the table; ${formatWhole(
+    preview.differenceCount,
+  )} differ, beginning at ${counted(causes, "activity", "activities")}.`;
 }
 
 /** The Monday after a day, as 2027-03-01. */

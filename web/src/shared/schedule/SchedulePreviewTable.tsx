@@ -1,6 +1,6 @@
 import { Box, chakra, Table } from "@chakra-ui/react";
-import type { SchedulePreview } from "../../shared/api/client";
-import { formatWhole } from "../../shared/format/numbers";
+import type { SchedulePreview } from "../api/client";
+import { formatWhole } from "../format/numbers";
 import { MEANINGS } from "./scheduleSentences";
 
 const Select = chakra("select");

@@ -1,0 +1,94 @@
+import { Box, chakra, Input, Table } from "@chakra-ui/react";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { ProjectSummary, ProjectView } from "../../shared/api/client";
+import { refusalOf, useEdits } from "../../shared/api/edits";
+import { PROJECTS_KEY, type Shelf } from "../../shared/api/projects";
+import { queryClient } from "../../shared/api/queryClient";
+import { formatDay, formatMoment } from "../../shared/format/dates";
+import { formatWhole } from "../../shared/format/numbers";
+import { ProjectMenu } from "./ProjectMenu";
+
+const ProjectLink = chakra(Link);
+const HEADERS = ["Project", "Activities", "Planned finish", "P80", "Target", "Last edited", ""];
+
+/** The projects with what matters of each. */
+export function ProjectTable({ projects, shelf }: { projects: ProjectSummary[]; shelf: Shelf }) {
+  const [renaming, setRenaming] = useState<string>();
+  return (
+    <Table.Root size="sm">
+      <Table.Header>
+        <Table.Row bg="transparent">
+          {HEADERS.map((header) => (
+            <Table.ColumnHeader
+              key={header}
+              color="softInk"
+              textAlign={header === "Activities" ? "right" : undefined}
+            >
+              {header}
+            </Table.ColumnHeader>
+          ))}
+        </Table.Row>
+      </Table.Header>
+      <Table.Body>
+        {projects.map(({ project, finish, p80, activities }) => (
+          <Table.Row key={project.id} bg="transparent" borderColor="line" data-project={project.name}>
+            <Table.Cell>
+              {renaming === project.id ? (
+                <Renaming project={project} onDone={() => setRenaming(undefined)} />
+              ) : (
+                <ProjectLink to={`/projects/${project.id}/plan`} fontWeight="600" color="action">
+                  {project.name}
+                </ProjectLink>
+              )}
+            </Table.Cell>
+            <Table.Cell textAlign="right">{formatWhole(activities)}</Table.Cell>
+            <Table.Cell>{activities > 0 ? formatDay(finish) : "nothing planned yet"}</Table.Cell>
+            <Table.Cell title={p80 ? "By the last recorded run" : undefined}>
+              {p80 ? formatDay(p80) : "not simulated"}
+            </Table.Cell>
+            <Table.Cell>{project.targetFinish ? formatDay(project.targetFinish) : "none set"}</Table.Cell>
+            <Table.Cell>{formatMoment(project.editedAt)}</Table.Cell>
+            <Table.Cell textAlign="right">
+              <ProjectMenu project={project} shelf={shelf} onRename={() => setRenaming(project.id)} />
+            </Table.Cell>
+          </Table.Row>
+        ))}
+      </Table.Body>
+    </Table.Root>
+  );
+}
+
+function Renaming({ project, onDone }: { project: ProjectView; onDone: () => void }) {
+  const edits = useEdits(project.id);
+  const [name, setName] = useState(project.name);
+  const [refusal, setRefusal] = useState<string>();
+  const rename = () =>
+    edits.settings({ name }).then(
+      () => {
+        void queryClient.invalidateQueries({ queryKey: PROJECTS_KEY });
+        onDone();
+      },
+      (error: unknown) => setRefusal(refusalOf(error)),
+    );
+  return (
+    <>
+      <Input
+        size="xs"
+        autoFocus
+        aria-label="Name of the project"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === "Enter") void rename();
+          if (event.key === "Escape") onDone();
+        }}
+      />
+      {refusal && (
+        <Box role="alert" color="risk">
+          {refusal}
+        </Box>
+      )}
+    </>
+  );
+}
