@@ -32,7 +32,7 @@ export function FindBar({ project }: { project: string }) {
       <Input
         {...FIELD}
         ref={input}
-        width="124px"
+        width="92px"
         aria-label="Find rows"
         placeholder="Find  /"
         value={search.text}
@@ -41,7 +41,7 @@ export function FindBar({ project }: { project: string }) {
       />
       <Select
         {...FIELD}
-        maxW="150px"
+        maxW="122px"
         aria-label="Show rows"
         value={search.rows ? "rows" : (search.filter ?? "")}
         onChange={(event) => look(project, { filter: event.target.value || undefined, rows: undefined })}

@@ -10,6 +10,7 @@ import { Choice } from "../../shared/ui/Choice";
 import { StageRow } from "../../shared/ui/StageRow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { useCheck } from "../../shared/api/plan";
+import { useLastSpans } from "../../shared/api/runs";
 import { RowSheet } from "../../shared/sheet/RowSheet";
 import { useSheetStore } from "../../shared/sheet/sheetStore";
 import { ToolButton } from "../../shared/ui/ToolButton";
@@ -20,6 +21,7 @@ import { ColumnMenu } from "./ColumnMenu";
 import { FindBar } from "./FindBar";
 import { sieveOf } from "./filters";
 import { LinkLines } from "./LinkLines";
+import { lastFinish } from "./mist";
 import { planColumns } from "./planColumns";
 import { PlanMenu } from "./PlanMenu";
 import { SettingsPanel } from "./SettingsPanel";
@@ -29,7 +31,7 @@ import { TimelineRow } from "./TimelineRow";
 import { extent, timeScale, wantedWidth, type Zoom } from "./timeScale";
 
 const ZOOMS: { value: Zoom; label: string }[] = [
-  { value: "whole", label: "Whole plan" },
+  { value: "whole", label: "All" },
   { value: "months", label: "Months" },
   { value: "weeks", label: "Weeks" },
   { value: "days", label: "Days" },
@@ -48,11 +50,6 @@ export function PlanStage() {
   const choice = useColumnChoice();
   const [panel, setPanel] = useState<Panel>();
   const sheet = useSheetStore();
-  const columns = useMemo(() => planColumns(plan), [plan]);
-  const shown = useMemo(
-    () => columns.filter((column) => isShown(choice.kept, column)),
-    [columns, choice.kept],
-  );
   const check = useCheck(plan.project.id, plan.project.revision);
   const found = (check.data?.findings ?? []).filter((finding) => !finding.accepted).length;
   const open = (next: Panel) => {
@@ -67,12 +64,28 @@ export function PlanStage() {
     () => new Map(plan.calendars.map((calendar) => [calendar.id, calendar])),
     [plan.calendars],
   );
-  const range = useMemo(() => extent(plan), [plan]);
+  const last = useLastSpans(plan.project.id);
+  const spans = last?.spans;
+  const stale = last !== undefined && last.run.revision !== plan.project.revision;
+  const simulated = useMemo(
+    () => ({
+      levels: spans?.levels ?? [],
+      spans: new Map(spans?.activities.map((span) => [span.id, span])),
+      stale,
+    }),
+    [spans, stale],
+  );
+  const columns = useMemo(() => planColumns(plan, simulated.spans), [plan, simulated]);
+  const shown = useMemo(
+    () => columns.filter((column) => isShown(choice.kept, column)),
+    [columns, choice.kept],
+  );
+  const range = useMemo(() => extent(plan, spans && lastFinish(spans)), [plan, spans]);
   const row = useCallback(
     (one: Row, width: number) => (
-      <TimelineRow row={one} scale={timeScale(range, width)} calendars={calendars} />
+      <TimelineRow row={one} scale={timeScale(range, width)} calendars={calendars} simulated={simulated} />
     ),
-    [range, calendars],
+    [range, calendars, simulated],
   );
   const drawing: Drawing = {
     width: wantedWidth(zoom, range),
@@ -89,7 +102,7 @@ export function PlanStage() {
   return (
     <Box height="100%" display="flex" flexDirection="column">
       <StageRow>
-        <Box>
+        <Box whiteSpace="nowrap">
           Planned to finish on <b>{formatDay(plan.finish)}</b>
           {plan.plannedCost !== 0 && (
             <>
@@ -99,11 +112,17 @@ export function PlanStage() {
           )}
           .
         </Box>
-        <Link color={found > 0 ? "risk" : "softInk"} onClick={() => open("check")}>
+        <Link whiteSpace="nowrap" color={found > 0 ? "risk" : "softInk"} onClick={() => open("check")}>
           {check.data
             ? `${formatWhole(found)} ${found === 1 ? "finding" : "findings"} in the plan check`
             : ""}
         </Link>
+        {last && (
+          <Box color="softInk" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
+            Mist: run {last.run.number}
+            {stale && ", out of date"}
+          </Box>
+        )}
         <Box flex="1" />
         <FindBar project={plan.project.id} />
         <Choice label="Zoom" choices={ZOOMS} value={zoom} onChange={setZoom} />

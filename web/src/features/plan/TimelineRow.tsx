@@ -1,22 +1,35 @@
 import { chakra } from "@chakra-ui/react";
-import type { CalendarView } from "../../shared/api/client";
+import type { CalendarView, Span } from "../../shared/api/client";
 import { civil, DAY_MS, formatDay } from "../../shared/format/dates";
 import { ROW_HEIGHT } from "../../shared/grid/GridRow";
 import type { Row } from "../../shared/grid/rows";
+import { Mist } from "./Mist";
 import type { TimeScale } from "./timeScale";
 
 const Svg = chakra("svg");
 const LEAST_RAIL = 2;
+/** How far the rail rises to make room for the mist under it. */
+const RAISED = -5;
 const MIDDLE = ROW_HEIGHT / 2;
 
 interface Props {
   row: Row;
   scale: TimeScale;
   calendars: ReadonlyMap<string, CalendarView>;
+  /** What was simulated of each activity; empty where nothing was. */
+  simulated: Simulated;
+}
+
+export interface Simulated {
+  levels: readonly number[];
+  spans: ReadonlyMap<string, Span>;
+  /** Whether the plan has changed since. */
+  stale: boolean;
 }
 
 /** One row's planned work: a thin rail for an activity, a span for a branch, a lozenge for a milestone, a sling for a hammock. */
-export function TimelineRow({ row, scale, calendars }: Props) {
+export function TimelineRow({ row, scale, calendars, simulated }: Props) {
+  const span = simulated.spans.get(row.id);
   const calendar = calendars.get(row.kind === "activity" ? row.activity.calendar : "");
   const closures = (calendar?.closures ?? []).filter(
     (closure) => civil(closure.from) < scale.end && civil(closure.to) > scale.start,
@@ -37,7 +50,20 @@ export function TimelineRow({ row, scale, calendars }: Props) {
       {row.kind === "branch" ? (
         <BranchSpan row={row} scale={scale} />
       ) : (
-        <ActivityRail row={row} scale={scale} />
+        <>
+          {span && (
+            <Mist
+              stale={simulated.stale}
+              name={row.activity.name}
+              span={span}
+              levels={simulated.levels}
+              scale={scale}
+            />
+          )}
+          <g transform={span ? `translate(0 ${RAISED})` : undefined}>
+            <ActivityRail row={row} scale={scale} />
+          </g>
+        </>
       )}
     </Svg>
   );

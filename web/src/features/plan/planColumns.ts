@@ -1,7 +1,8 @@
 import { formatDay, formatShortDay } from "../../shared/format/dates";
 import { formatDays } from "../../shared/format/numbers";
 import { codeColumn, type Column, type Completion, daysColumn, nameColumn } from "../../shared/grid/columns";
-import type { ActivityView, PlanView } from "../../shared/api/client";
+import { drivesColumn } from "./drivesColumn";
+import type { ActivityView, PlanView, Span } from "../../shared/api/client";
 import { spareColumns } from "./spareColumns";
 import { linkText } from "../../shared/sheet/words";
 
@@ -29,7 +30,7 @@ function completions(plan: PlanView, text: string): Completion[] {
     : found.map((one) => ({ value: one.id, label: one.name }));
 }
 
-export function planColumns(plan: PlanView): Column[] {
+export function planColumns(plan: PlanView, simulated: ReadonlyMap<string, Span> = new Map()): Column[] {
   const after = predecessors(plan);
   return [
     codeColumn,
@@ -83,6 +84,7 @@ export function planColumns(plan: PlanView): Column[] {
         return formatDays(Math.round(row.activity.totalFloatDays * 2) / 2 + 0);
       },
     },
+    ...(simulated.size > 0 ? [drivesColumn(simulated)] : []),
     ...spareColumns(plan),
   ];
 }

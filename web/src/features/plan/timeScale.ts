@@ -15,9 +15,10 @@ export interface TimeScale {
   x: (time: number) => number;
 }
 
-/** What the plan's drawing spans: all work, and the target, with a margin. */
-export function extent(plan: PlanView): { start: number; end: number } {
+/** What the plan's drawing spans: all work, planned and simulated, and the target, with a margin. */
+export function extent(plan: PlanView, simulatedTo = 0): { start: number; end: number } {
   const times = [civil(plan.project.start), civil(plan.finish)];
+  if (simulatedTo > 0) times.push(simulatedTo);
   if (plan.project.targetFinish) times.push(civil(plan.project.targetFinish));
   const start = Math.min(...times);
   const end = Math.max(...times, start + 7 * DAY_MS);

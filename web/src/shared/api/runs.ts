@@ -1,5 +1,5 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, type RunRequest, type RunView } from "./client";
+import { api, type RunRequest, type RunView, type Spans } from "./client";
 
 const runsKey = (project: string) => ["runs", project];
 
@@ -37,4 +37,16 @@ export function takeRun(client: QueryClient, project: string, run: RunView, newe
     const goesBack = (known.state !== "running" || !newer) && run.state === "running";
     return goesBack ? runs : runs.map((other) => (other.id === run.id ? run : other));
   });
+}
+
+/** The last run that has results, and when its simulated work begins and ends; neither where there is none. */
+export function useLastSpans(project: string) {
+  const run = useRuns(project).data?.find((one) => one.state === "done" || one.state === "stopped");
+  const spans = useQuery({
+    queryKey: ["spans", run?.id],
+    queryFn: () => api<Spans>(`/runs/${run?.id}/spans`),
+    enabled: run !== undefined,
+    staleTime: Infinity,
+  });
+  return run && spans.data ? { run, spans: spans.data } : undefined;
 }

@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{run}/spans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["spans"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run}/finish": {
         parameters: {
             query?: never;
@@ -1135,6 +1151,17 @@ export interface components {
             /** Format: int32 */
             differenceCount: number;
         };
+        Span: {
+            id: string;
+            /** Format: double */
+            criticality: number;
+            start: number[];
+            finish: number[];
+        };
+        Spans: {
+            levels: number[];
+            activities: components["schemas"]["Span"][];
+        };
         Undoing: {
             undo?: string;
             redo?: string;
@@ -1824,6 +1851,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    spans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Spans"];
+                };
             };
         };
     };

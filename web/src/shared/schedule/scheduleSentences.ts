@@ -26,7 +26,8 @@ export const MEANINGS = [
   { value: "notes", label: "Notes" },
 ] as const;
 
-const counted = (count: number, one: string, many: string) =>
+/** A number with the word for one, or for many. */
+export const counted = (count: number, one: string, many: string) =>
   `${formatWhole(count)} ${count === 1 ? one : many}`;
 
 /** What would come of a table, in a sentence. */

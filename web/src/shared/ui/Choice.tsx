@@ -18,6 +18,7 @@ export function Choice<T extends string>({ label, choices, value, onChange }: Pr
           key={choice.value}
           px="2"
           py="0.5"
+          whiteSpace="nowrap"
           cursor="pointer"
           aria-pressed={choice.value === value}
           color={choice.value === value ? "ink" : "softInk"}

@@ -68,6 +68,12 @@ class OddsController {
         return Quantity.cost(archive.open(run)).at(amount);
     }
 
+    /** When each activity's simulated work begins and ends. */
+    @GetMapping("/spans")
+    Spans spans(@PathVariable UUID run) {
+        return Spans.of(archive.open(run).result().activities());
+    }
+
     /** How often each activity drove the finish, in the plan's order. */
     @GetMapping("/criticality")
     List<Criticality> criticality(@PathVariable UUID run) {
