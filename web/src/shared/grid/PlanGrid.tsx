@@ -268,7 +268,7 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, onSheet }: Prop
           </Box>
         </Box>
       </Box>
-      <SelectionBar plan={plan} actions={actions} editing={editing} />
+      <SelectionBar plan={plan} actions={actions} editing={editing} onDone={focus} />
     </Box>
   );
 }

@@ -10,15 +10,20 @@ interface Props {
   plan: PlanView;
   actions: RowActions;
   editing: ReturnType<typeof useGridEditing>;
+  /** Gives the keyboard back to the grid. */
+  onDone: () => void;
 }
 
 /** At the foot of the grid: what was refused, and what can be done to many selected rows at once. */
-export function SelectionBar({ plan, actions, editing }: Props) {
+export function SelectionBar({ plan, actions, editing, onDone }: Props) {
   const selected = actions.selected();
   const activities = selected.filter((id) => plan.activities.some((activity) => activity.id === id));
   if (!editing.refusal && selected.length < 2) return null;
-  const set = (edit: { calendar?: string; kind?: string }) =>
-    void editing.sendBlock(activities.map((id) => ({ id, ...edit })));
+  const does = (action: () => unknown) => () => {
+    action();
+    onDone();
+  };
+  const set = (calendar: string) => editing.sendBlock(activities.map((id) => ({ id, calendar })));
   return (
     <Flex
       role={editing.refusal ? "alert" : "toolbar"}
@@ -39,7 +44,7 @@ export function SelectionBar({ plan, actions, editing }: Props) {
       {editing.refusal ? (
         <>
           <Box>{editing.refusal}</Box>
-          <Button color="action" onClick={editing.dismiss}>
+          <Button color="action" onClick={does(editing.dismiss)}>
             Understood
           </Button>
         </>
@@ -54,7 +59,7 @@ export function SelectionBar({ plan, actions, editing }: Props) {
               borderColor="line"
               maxW="12rem"
               value=""
-              onChange={(event) => set({ calendar: event.target.value })}
+              onChange={(event) => does(() => set(event.target.value))()}
             >
               <option value="">Calendar…</option>
               {plan.calendars.map((calendar) => (
@@ -64,13 +69,13 @@ export function SelectionBar({ plan, actions, editing }: Props) {
               ))}
             </Select>
           )}
-          <Button color="action" title="Alt ←" onClick={() => void actions.move("out")}>
+          <Button color="action" title="Alt ←" onClick={does(() => actions.move("out"))}>
             Outdent
           </Button>
-          <Button color="action" title="Alt →" onClick={() => void actions.move("in")}>
+          <Button color="action" title="Alt →" onClick={does(() => actions.move("in"))}>
             Indent
           </Button>
-          <Button color="action" title="Ctrl Delete" onClick={() => void actions.remove()}>
+          <Button color="action" title="Ctrl Delete" onClick={does(() => actions.remove())}>
             Remove
           </Button>
           <Box color="softInk" fontSize="12.5px">

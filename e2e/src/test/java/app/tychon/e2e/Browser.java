@@ -116,6 +116,56 @@ final class Browser implements AutoCloseable {
         driver.switchTo().activeElement().sendKeys(keys);
     }
 
+    /** Pastes a text where the focus is, as from another program. */
+    void paste(String text) {
+        ((JavascriptExecutor) driver)
+                .executeScript(
+                        "const data = new DataTransfer(); data.setData('text/plain', arguments[0]);"
+                                + "document.activeElement.dispatchEvent(new ClipboardEvent('paste',"
+                                + " {clipboardData: data, bubbles: true, cancelable: true}))",
+                        text);
+    }
+
+    /** Chooses an entry of an open menu. */
+    void pick(String entry) {
+        until(() -> {
+            driver.findElement(By.xpath("//*[@role='menuitem'][normalize-space()='" + entry + "']"))
+                    .click();
+            return Boolean.TRUE;
+        });
+    }
+
+    /** Chooses the entry of an open menu that begins so. */
+    void pickStarting(String entry) {
+        until(() -> {
+            driver.findElement(By.xpath("//*[@role='menuitem'][starts-with(normalize-space(), '" + entry + "')]"))
+                    .click();
+            return Boolean.TRUE;
+        });
+    }
+
+    /** Presses a button that lies within something. */
+    void pressIn(String selector, String button) {
+        until(() -> {
+            driver.findElement(By.cssSelector(selector))
+                    .findElement(By.xpath(".//button[normalize-space()='" + button + "']"))
+                    .click();
+            return Boolean.TRUE;
+        });
+    }
+
+    /** Types over the field with a label and hands it in. */
+    void enterLabelled(String label, String text) {
+        String id = until(() -> driver.findElement(By.xpath("//label[normalize-space()='" + label + "']"))
+                .getAttribute("for"));
+        enter("[id='" + id + "']", text);
+    }
+
+    /** Waits until the address says something. */
+    void arrive(String part) {
+        until(() -> driver.getCurrentUrl().contains(part) ? Boolean.TRUE : null);
+    }
+
     /** Types over a field and hands it in. */
     void enter(String selector, String text) {
         see(selector).click();

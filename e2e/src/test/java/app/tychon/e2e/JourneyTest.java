@@ -8,59 +8,13 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.support.ui.Select;
 
-class JourneyTest {
-    private static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
-            .toAbsolutePath()
-            .normalize();
+class JourneyTest extends Journey {
     private static final String READING = "[data-testid='reading']";
-    private static final String REFUSAL = "[role='treegrid'] [role='alert']";
     private static final String P80 = "[data-level='80']";
-
-    @TempDir
-    static Path folder;
-
-    private static LiveServer server;
-    private Browser browser;
-
-    @BeforeAll
-    static void startServer() {
-        server = LiveServer.start(folder.resolve("data"));
-    }
-
-    @AfterAll
-    static void stopServer() {
-        server.close();
-    }
-
-    @BeforeEach
-    void openBrowser() {
-        browser = new Browser();
-    }
-
-    @AfterEach
-    void closeBrowser() {
-        browser.close();
-    }
-
-    private void bringIn(Path file) {
-        browser.open(server.address());
-        browser.choose("[aria-label='Project file or schedule']", file.toString());
-        browser.see("[role='treegrid'][aria-label='Plan']");
-    }
-
-    /** The open project's part of the address, such as /0191…. */
-    private String project() {
-        return browser.address().replaceAll(".*/projects(/[^/]+)/.*", "$1");
-    }
 
     private void setRun(String iterations, String seed) {
         browser.see("[aria-label='Settings of the run']").click();
@@ -181,8 +135,7 @@ class JourneyTest {
     void aBadFileIsRefusedWithItsProblems() throws IOException {
         Path bad = folder.resolve("bad.tychon.json");
         Files.writeString(bad, Files.readString(DEMO).replace("\"duration\": \"12d\"", "\"duration\": \"a while\""));
-        browser.open(server.address());
-        browser.choose("[aria-label='Project file or schedule']", bad.toString());
+        choose(bad);
         browser.read("[role='alert']", "not \"a while\"");
     }
 
@@ -206,13 +159,11 @@ class JourneyTest {
         Path table = folder.resolve("slab.csv");
         String bad = "Nr;Task;Dur;After;Wo\n1;Clear;5;;Yard\n2;Pour;soon;1FS+1d;Yard/Slab\n";
         Files.writeString(table, bad);
-        browser.open(server.address());
-        browser.choose("[aria-label='Project file or schedule']", table.toString());
+        choose(table);
         browser.read("main", "1 problem in 2 rows");
         browser.read("[role='alert']", "Row 3, Dur: \"soon\" is no duration");
-        browser.open(server.address());
         Files.writeString(table, bad.replace("soon", "2 wks"));
-        browser.choose("[aria-label='Project file or schedule']", table.toString());
+        choose(table);
         browser.read("main", "2 activities, 1 link, 0 with a range");
         new Select(browser.see("select[aria-label='What “Wo” says']")).selectByVisibleText("WBS");
         browser.enter("input[aria-label='First day']", "1 Mar 2027");

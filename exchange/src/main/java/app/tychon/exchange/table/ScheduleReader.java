@@ -218,8 +218,22 @@ public final class ScheduleReader {
         }
         problem(
                 rows.isEmpty() ? new Row(1, List.of()) : rows.get(row),
-                isLink ? ScheduleColumn.PREDECESSORS : ScheduleColumn.NAME,
+                isLink ? ScheduleColumn.PREDECESSORS : column(parts.length > 3 ? parts[3] : ""),
                 problem.message());
+    }
+
+    /** The column in which a field of an activity stands. */
+    private static ScheduleColumn column(String field) {
+        return switch (field) {
+            case "id" -> ScheduleColumn.ID;
+            case "duration" -> ScheduleColumn.DURATION;
+            case "calendar" -> ScheduleColumn.CALENDAR;
+            case "actualStart" -> ScheduleColumn.ACTUAL_START;
+            case "actualFinish" -> ScheduleColumn.ACTUAL_FINISH;
+            case "remaining" -> ScheduleColumn.REMAINING;
+            case "constraint" -> ScheduleColumn.CONSTRAINT_DATE;
+            default -> ScheduleColumn.NAME;
+        };
     }
 
     /** Activities may be named before their row, by id or by the number of the row of the table, from 1. */

@@ -11,6 +11,7 @@ import app.tychon.exchange.Words;
 import app.tychon.exchange.WorkJson;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.NullNode;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -40,7 +41,7 @@ record SettingsEdit(JsonNode fields) implements Edit {
                 at.optional("name", JsonCursor::text).orElse(now.name()),
                 at.optional("currency", WorkJson::currency).orElse(now.currency()),
                 at.optional("start", start -> WorkingDay.start(start, calendar)).orElse(now.start()),
-                changed(at, "dataDate", date -> WorkingDay.start(date, calendar), now.dataDate()),
+                changed(at, "dataDate", SettingsEdit::dataDate, now.dataDate()),
                 at.optional("calendar", JsonCursor::text).orElse(now.calendar()),
                 at.optional("lagCalendar", Words::lagCalendar).orElse(now.lagCalendar()),
                 new Targets(
@@ -58,6 +59,11 @@ record SettingsEdit(JsonNode fields) implements Edit {
             throw new InvalidPlanException(problems);
         }
         return new Outcome(plan.edit().project(after).done(), "Settings of the project");
+    }
+
+    /** Of a day, its very beginning is meant, whatever hours a calendar has. */
+    private static LocalDateTime dataDate(JsonCursor at) {
+        return at.isDate() ? at.date().atStartOfDay() : at.dateTime();
     }
 
     private <T> Optional<T> changed(JsonCursor at, String field, Function<JsonCursor, T> read, Optional<T> now) {

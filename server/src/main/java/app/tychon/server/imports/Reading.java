@@ -44,7 +44,7 @@ record Reading(
                     table,
                     meanings.isEmpty() ? ColumnGuess.of(table) : columns(meanings),
                     order,
-                    dataDate.map(day -> day.atTime(FIRST_HOUR, 0)));
+                    dataDate.map(LocalDate::atStartOfDay));
         } catch (UnreadableTableException e) {
             throw new IllegalArgumentException(e.getMessage(), e);
         }

@@ -1,0 +1,63 @@
+package app.tychon.e2e;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Journeys through the real server in the real browser, one server a class. */
+abstract class Journey {
+    static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
+            .toAbsolutePath()
+            .normalize();
+    static final String REFUSAL = "[role='treegrid'] [role='alert']";
+
+    @TempDir
+    static Path folder;
+
+    private static LiveServer server;
+    Browser browser;
+
+    @BeforeAll
+    static void startServer() {
+        server = LiveServer.start(folder.resolve("data"));
+    }
+
+    @AfterAll
+    static void stopServer() {
+        server.close();
+    }
+
+    @BeforeEach
+    void openBrowser() {
+        browser = new Browser();
+    }
+
+    @AfterEach
+    void closeBrowser() {
+        browser.close();
+    }
+
+    /** Opens the list of projects. */
+    void openProjects() {
+        browser.open(server.address());
+    }
+
+    /** Gives a file to the list of projects. */
+    void choose(Path file) {
+        openProjects();
+        browser.choose("[aria-label='Project file or schedule']", file.toString());
+    }
+
+    void bringIn(Path file) {
+        choose(file);
+        browser.see("[role='treegrid'][aria-label='Plan']");
+    }
+
+    /** The open project's part of the address, such as /0191…. */
+    String project() {
+        return browser.address().replaceAll(".*/projects(/[^/]+)/.*", "$1");
+    }
+}
