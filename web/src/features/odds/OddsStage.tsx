@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useRuns } from "../../shared/api/runs";
 import { Choice } from "../../shared/ui/Choice";
 import { Notice } from "../../shared/ui/Notice";
+import { PlanQuality } from "../../shared/ui/PlanQuality";
 import { StageRow } from "../../shared/ui/StageRow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { CriticalityTable } from "./CriticalityTable";
@@ -38,6 +39,7 @@ export function OddsStage() {
     <Box height="100%" display="flex" flexDirection="column">
       <StageRow>
         <Choice label="Odds of" choices={views} value={view} onChange={setView} />
+        <PlanQuality plan={plan} />
         <Box flex="1" />
         {failure && (
           <Box role="alert" color="risk">

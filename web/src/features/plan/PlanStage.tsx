@@ -1,15 +1,16 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Box, Flex } from "@chakra-ui/react";
 import { PanelRight } from "lucide-react";
+import { useSearchParams } from "react-router";
 import { useCallback, useMemo, useState } from "react";
 import { formatDay } from "../../shared/format/dates";
-import { formatMoney, formatWhole } from "../../shared/format/numbers";
+import { formatMoney } from "../../shared/format/numbers";
 import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import type { Row } from "../../shared/grid/rows";
 import { Choice } from "../../shared/ui/Choice";
+import { PlanQuality } from "../../shared/ui/PlanQuality";
 import { StageRow } from "../../shared/ui/StageRow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
-import { useCheck } from "../../shared/api/plan";
 import { useLastSpans } from "../../shared/api/runs";
 import { RowSheet } from "../../shared/sheet/RowSheet";
 import { useSheetStore } from "../../shared/sheet/sheetStore";
@@ -37,8 +38,7 @@ const ZOOMS: { value: Zoom; label: string }[] = [
   { value: "days", label: "Days" },
 ];
 
-type Panel = "check" | "settings" | "calendars" | undefined;
-const Link = chakra("button");
+type Panel = "settings" | "calendars" | undefined;
 
 /** The plan as its planner made it: activities and logic on the left, planned work over time on the right. */
 export function PlanStage() {
@@ -48,10 +48,14 @@ export function PlanStage() {
   const search = useGridStore((state) => viewOf(state, plan.project.id).search);
   const sieve = useMemo(() => sieveOf(plan, search), [plan, search]);
   const choice = useColumnChoice();
-  const [panel, setPanel] = useState<Panel>();
+  const [address, setAddress] = useSearchParams();
+  const [other, setOther] = useState<Panel>();
+  const panel = address.has("check") ? "check" : other;
+  const setPanel = (next: Panel) => {
+    setAddress({}, { replace: true });
+    setOther(next);
+  };
   const sheet = useSheetStore();
-  const check = useCheck(plan.project.id, plan.project.revision);
-  const found = (check.data?.findings ?? []).filter((finding) => !finding.accepted).length;
   const open = (next: Panel) => {
     sheet.close();
     setPanel(panel === next ? undefined : next);
@@ -112,11 +116,7 @@ export function PlanStage() {
           )}
           .
         </Box>
-        <Link whiteSpace="nowrap" color={found > 0 ? "risk" : "softInk"} onClick={() => open("check")}>
-          {check.data
-            ? `${formatWhole(found)} ${found === 1 ? "finding" : "findings"} in the plan check`
-            : ""}
-        </Link>
+        <PlanQuality plan={plan} />
         {last && (
           <Box color="softInk" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
             Mist: run {last.run.number}

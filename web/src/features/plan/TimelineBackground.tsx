@@ -13,7 +13,7 @@ interface Props {
 
 /** What lies behind all rows of the timeline: the lines of the calendar, and the target. */
 export function TimelineBackground({ plan, scale, height }: Props) {
-  const target = plan.project.targetFinish;
+  const { targetFinish: target, dataDate } = plan.project;
   return (
     <Svg width={scale.width} height={height} display="block">
       {ticks(scale).fine.map((tick) => (
@@ -25,6 +25,15 @@ export function TimelineBackground({ plan, scale, height }: Props) {
           stroke="var(--chakra-colors-line)"
         />
       ))}
+      {dataDate && (
+        <line
+          x1={scale.x(civil(dataDate))}
+          x2={scale.x(civil(dataDate))}
+          y2={height}
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth="1"
+        />
+      )}
       {target && (
         <line
           x1={scale.x(civil(target))}

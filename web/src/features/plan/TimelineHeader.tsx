@@ -9,7 +9,7 @@ const TARGET_ROOM = 124;
 
 export function TimelineHeader({ plan, scale }: { plan: PlanView; scale: TimeScale }) {
   const { coarse, fine } = ticks(scale);
-  const target = plan.project.targetFinish;
+  const { targetFinish: target, dataDate } = plan.project;
   return (
     <Box position="absolute" inset="0" overflow="hidden" fontSize="12px" color="softInk">
       {coarse.map((tick, i) => {
@@ -50,6 +50,20 @@ export function TimelineHeader({ plan, scale }: { plan: PlanView; scale: TimeSca
           </Box>
         );
       })}
+      {dataDate && (
+        <Box
+          position="absolute"
+          top="2px"
+          left={`${scale.x(civil(dataDate))}px`}
+          pl="1"
+          bg="ground"
+          fontWeight="600"
+          color="ink"
+          whiteSpace="nowrap"
+        >
+          data date {formatDay(dataDate)}
+        </Box>
+      )}
       {target && (
         <Box
           position="absolute"

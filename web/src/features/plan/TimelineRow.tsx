@@ -8,6 +8,9 @@ import type { TimeScale } from "./timeScale";
 
 const Svg = chakra("svg");
 const LEAST_RAIL = 2;
+/** Pixels a day must have for weekends to be drawn. */
+const LEAST_DAY = 5;
+const A_MONDAY = Date.UTC(2001, 0, 1);
 /** How far the rail rises to make room for the mist under it. */
 const RAISED = -5;
 const MIDDLE = ROW_HEIGHT / 2;
@@ -36,6 +39,9 @@ export function TimelineRow({ row, scale, calendars, simulated }: Props) {
   );
   return (
     <Svg width={scale.width} height={ROW_HEIGHT} display="block" aria-hidden="true">
+      {calendar && scale.width / ((scale.end - scale.start) / DAY_MS) >= LEAST_DAY && (
+        <FreeDays id={row.id} calendar={calendar} scale={scale} />
+      )}
       {closures.map((closure) => (
         <rect
           key={closure.from}
@@ -66,6 +72,35 @@ export function TimelineRow({ row, scale, calendars, simulated }: Props) {
         </>
       )}
     </Svg>
+  );
+}
+
+/** The days of every week on which nobody works. */
+function FreeDays({ id, calendar, scale }: { id: string; calendar: CalendarView; scale: TimeScale }) {
+  const day = scale.x(DAY_MS) - scale.x(0);
+  return (
+    <>
+      <defs>
+        <pattern
+          id={`week-${id}`}
+          x={scale.x(A_MONDAY)}
+          width={7 * day}
+          height={ROW_HEIGHT}
+          patternUnits="userSpaceOnUse"
+        >
+          {calendar.freeWeekdays.map((weekday) => (
+            <rect
+              key={weekday}
+              x={(weekday - 1) * day}
+              width={day}
+              height={ROW_HEIGHT}
+              fill="var(--chakra-colors-closed)"
+            />
+          ))}
+        </pattern>
+      </defs>
+      <rect width={scale.width} height={ROW_HEIGHT} fill={`url(#week-${id})`} />
+    </>
   );
 }
 

@@ -802,6 +802,7 @@ export interface components {
             name: string;
             /** Format: double */
             hoursPerDay: number;
+            freeWeekdays: number[];
             closures: components["schemas"]["Closure"][];
         };
         CalendarWords: {

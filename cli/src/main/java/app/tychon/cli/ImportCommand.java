@@ -26,12 +26,13 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** Makes a project file of a schedule in a text table. */
+/** Makes a project file of a schedule in a table: text or a spreadsheet. */
 @Command(
         name = "import",
         mixinStandardHelpOptions = true,
-        description = "Makes a project file of a schedule in a CSV file with the columns id, name, wbs, duration,"
-                + " predecessors, calendar, low, likely, high, shape; name and duration must be there.")
+        description =
+                "Makes a project file of a schedule in a CSV or XLSX file with the columns id, name, wbs, duration,"
+                        + " predecessors, calendar, low, likely, high, shape; name and duration must be there.")
 final class ImportCommand implements Callable<Integer> {
     private static final int FIRST_HOUR = 8;
 

@@ -133,10 +133,12 @@ class ImportTest {
     void whatIsNoTableIsRefusedWithASentence() throws IOException {
         assertThat(run(new byte[0])).isEqualTo(2);
         assertThat(run(new byte[] {'P', 'K', 3, 4, 0, 0, 0})).isEqualTo(2);
+        assertThat(run(new byte[] {'a', 0, 'b', 0})).isEqualTo(2);
         assertThat(run("just,words\n1,2\n".getBytes(StandardCharsets.UTF_8))).isEqualTo(2);
         assertThat(err.toString().lines())
                 .containsExactly(
                         "The table is empty: it has not even a header.",
+                        "The workbook is damaged or cut short. Save it again as .xlsx.",
                         "The file is not text: it holds bytes that no table has.",
                         "row 1, name: there is no such column among just, words",
                         "row 1, duration: there is no such column among just, words",

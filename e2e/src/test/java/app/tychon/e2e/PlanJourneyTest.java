@@ -94,7 +94,7 @@ class PlanJourneyTest extends Journey {
         browser.type(Keys.INSERT);
         browser.read("[data-row='S35']", "New activity");
         browser.read("main", "13 findings in the plan check");
-        browser.press("13 findings in the plan check");
+        browser.goTo("13 findings in the plan check");
         browser.read("[data-check='openFinish']", "S35 nothing comes after it");
         browser.see("[data-check='openFinish'] [data-finding='S35']");
         browser.pressIn("[data-check='openFinish']", "Mend");

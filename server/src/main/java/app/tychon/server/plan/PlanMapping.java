@@ -13,6 +13,8 @@ import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import app.tychon.core.simulation.DurationRange;
 import app.tychon.server.project.ProjectView;
+import java.time.DayOfWeek;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -132,6 +134,10 @@ public final class PlanMapping {
                 calendar.id(),
                 calendar.name(),
                 calendar.hoursPerDay(),
+                Arrays.stream(DayOfWeek.values())
+                        .filter(day -> calendar.shiftsOn(day).isEmpty())
+                        .map(DayOfWeek::getValue)
+                        .toList(),
                 calendar.exceptions().stream()
                         .filter(e -> e.shifts().isEmpty())
                         .map(e -> new CalendarView.Closure(e.from(), e.to(), e.name()))
