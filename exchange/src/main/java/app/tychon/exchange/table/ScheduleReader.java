@@ -1,9 +1,6 @@
 package app.tychon.exchange.table;
 
 import app.tychon.core.model.Activity;
-import app.tychon.core.model.ActivityKind;
-import app.tychon.core.model.CalendarDefinition;
-import app.tychon.core.model.Estimate;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
@@ -11,7 +8,6 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Project;
 import app.tychon.core.model.Targets;
-import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Network;
 import app.tychon.exchange.table.Table.Row;
 import java.time.LocalDateTime;
@@ -20,7 +16,6 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -36,7 +31,6 @@ public final class ScheduleReader {
     private final Table table;
     private final Map<ScheduleColumn, Integer> columns;
     private final List<CellProblem> problems = new ArrayList<>();
-    private final Map<String, CalendarDefinition> calendars = new LinkedHashMap<>();
     private final Map<String, String> ids = new HashMap<>();
     private final List<CellProblem> notes = new ArrayList<>();
     private final Map<String, Dated> dates = new HashMap<>();
@@ -45,6 +39,7 @@ public final class ScheduleReader {
     private final List<Row> rows = new ArrayList<>();
 
     private final ScheduleDates dateCells;
+    private final ActivityCells cells;
     private final Optional<Levels> levels;
     private Outline outline;
 
@@ -54,6 +49,7 @@ public final class ScheduleReader {
         levels = Levels.of(table, columns);
         dateCells = new ScheduleDates(
                 order.orElseGet(() -> ScheduleDates.order(table, columns)), this::text, this::problem);
+        cells = new ActivityCells(columns.containsKey(ScheduleColumn.DURATION), dateCells, this::text, this::problem);
     }
 
     /**
@@ -102,7 +98,6 @@ public final class ScheduleReader {
                         1, needed.title(), "there is no such column among " + String.join(", ", table.header())));
             }
         }
-        calendars.put("std", PlainWeek.of("std", "Five-day week"));
         collectIds();
         for (int i = 0; i < table.rows().size(); i++) {
             if (isBranch(i)) {
@@ -124,7 +119,7 @@ public final class ScheduleReader {
             }
             String branch =
                     parent.orElseGet(() -> outline.branchOf(levels.isPresent() ? "" : text(row, ScheduleColumn.WBS)));
-            Activity activity = activity(row, branch);
+            Activity activity = cells.read(row, id(row), branch);
             rows.add(row);
             activities.add(activity);
             dates.put(activity.id(), dateCells.planned(row));
@@ -141,14 +136,14 @@ public final class ScheduleReader {
                 "EUR",
                 start,
                 dataDate(activities, dataDate),
-                "std",
+                ActivityCells.PROJECT_CALENDAR,
                 LagCalendar.PREDECESSOR,
                 Targets.NONE);
-        Plan plan = Plan.of(project, List.copyOf(calendars.values()), outline.branches(), activities, links);
+        Plan plan = Plan.of(project, cells.calendars(), outline.branches(), activities, links);
         if (problems.isEmpty()) {
             check(plan);
         }
-        return new Read(plan, problems, notes, dates);
+        return new Read(plan, problems, notes.stream().distinct().toList(), dates);
     }
 
     private boolean isBranch(int row) {
@@ -255,72 +250,6 @@ public final class ScheduleReader {
     private String id(Row row) {
         String id = text(row, ScheduleColumn.ID);
         return id.isEmpty() ? "R" + row.number() : id;
-    }
-
-    private Activity activity(Row row, String branch) {
-        if (text(row, ScheduleColumn.NAME).isEmpty()) {
-            problem(row, ScheduleColumn.NAME, "the name is empty");
-        }
-        ActivityKind kind = kind(row);
-        WorkDuration duration = duration(row, kind);
-        return Activity.of(
-                        id(row),
-                        branch,
-                        text(row, ScheduleColumn.NAME),
-                        kind == ActivityKind.TASK && duration.amount() == 0 ? ActivityKind.MILESTONE : kind,
-                        duration,
-                        calendar(row))
-                .withEstimate(estimate(row))
-                .withConstraint(dateCells.constraint(row))
-                .withProgress(dateCells.progress(row))
-                .withNotes(text(row, ScheduleColumn.NOTES));
-    }
-
-    private ActivityKind kind(Row row) {
-        String word = text(row, ScheduleColumn.KIND).toLowerCase(Locale.ROOT);
-        if (word.contains("milestone")) {
-            return ActivityKind.MILESTONE;
-        }
-        return word.contains("hammock") ? ActivityKind.HAMMOCK : ActivityKind.TASK;
-    }
-
-    private WorkDuration duration(Row row, ActivityKind kind) {
-        String text = text(row, ScheduleColumn.DURATION);
-        if (kind != ActivityKind.TASK || !columns.containsKey(ScheduleColumn.DURATION)) {
-            return WorkDuration.ZERO;
-        }
-        Optional<WorkDuration> duration = DurationWords.read(text);
-        if (duration.isEmpty()) {
-            problem(
-                    row,
-                    ScheduleColumn.DURATION,
-                    text.isEmpty()
-                            ? "the duration is missing"
-                            : "\"" + text + "\" is no duration; write 12d, 4h, 2w, 30min or 3ed");
-        } else if (duration.get().amount() < 0) {
-            problem(row, ScheduleColumn.DURATION, "a duration cannot be below zero; this is " + text);
-        }
-        return duration.filter(d -> d.amount() >= 0).orElse(WorkDuration.ZERO);
-    }
-
-    /** A calendar is known by its name; one that the project does not have yet begins as a five-day week. */
-    private String calendar(Row row) {
-        String name = text(row, ScheduleColumn.CALENDAR);
-        if (name.isEmpty() || name.equals(calendars.get("std").name())) {
-            return "std";
-        }
-        String id = name.length() <= 60 ? name : name.substring(0, 60);
-        calendars.computeIfAbsent(id, i -> PlainWeek.of(i, name));
-        return id;
-    }
-
-    private Optional<Estimate> estimate(Row row) {
-        return ThreePoints.read(
-                text(row, ScheduleColumn.SHAPE),
-                text(row, ScheduleColumn.LOW),
-                text(row, ScheduleColumn.LIKELY),
-                text(row, ScheduleColumn.HIGH),
-                (column, message) -> problem(row, column, message));
     }
 
     private String text(Row row, ScheduleColumn column) {

@@ -3,6 +3,7 @@ package app.tychon.server.edits;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Delta;
+import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
@@ -74,10 +75,10 @@ public record EditResult(
         for (int i = 0; i < old.size(); i++) {
             places.put(old.get(i).id(), i);
         }
-        // Grades and calendars are seen in every activity that has them.
-        boolean all = !before.plan().grades().equals(after.plan().grades())
-                || !before.plan().wbs().equals(after.plan().wbs())
-                || !before.plan().calendars().equals(after.plan().calendars());
+        // A calendar is seen in every activity that has it, a grade in every one that inherits it.
+        boolean all = !before.plan().calendars().equals(after.plan().calendars());
+        Estimates graded = Estimates.of(before.plan());
+        Estimates regraded = Estimates.of(after.plan());
         List<Activity> activities = after.plan().activities();
         List<ScheduledActivity> dates = after.schedule().activities();
         return IntStream.range(0, activities.size())
@@ -86,6 +87,7 @@ public record EditResult(
                     return all
                             || place == null
                             || !old.get(place).equals(activities.get(i))
+                            || !graded.gradeOf(old.get(place)).equals(regraded.gradeOf(activities.get(i)))
                             || !before.schedule().activities().get(place).equals(dates.get(i));
                 })
                 .mapToObj(now::activity)
