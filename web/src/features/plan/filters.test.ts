@@ -7,6 +7,7 @@ const activity = (id: string, more: object = {}) =>
     id,
     name: `Activity ${id}`,
     kind: "task",
+    onLongestPath: false,
     totalFloatDays: 20,
     range: { shape: "pert" },
     ...more,
