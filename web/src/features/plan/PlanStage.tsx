@@ -127,7 +127,7 @@ export function PlanStage() {
         <FindBar project={plan.project.id} />
         <Choice label="Zoom" choices={ZOOMS} value={zoom} onChange={setZoom} />
         <Flex gap="0">
-          <ToolButton label="Sheet of the row" hint="Sheet of the row (Space)" onClick={openSheet}>
+          <ToolButton label="Sheet of the row" hint="Sheet of the row (Alt Enter)" onClick={openSheet}>
             <PanelRight size={16} />
           </ToolButton>
           <ColumnMenu columns={columns} choice={choice} />

@@ -15,7 +15,7 @@ const KEYS = [
   ["Alt ↑ ↓ ← →", "moves rows up and down, out and in"],
   ["Ctrl and click", "selects rows one by one"],
   ["Ctrl Z, Ctrl Y", "takes the last edit back, does it again"],
-  ["Space", "opens and closes the sheet of the row"],
+  ["Alt Enter", "opens and closes the sheet of the row"],
   ["/", "finds rows"],
   ["Ctrl C, Ctrl V", "copies and pastes blocks, to and from any spreadsheet"],
   ["Ctrl D", "fills the selected block down from its first row"],

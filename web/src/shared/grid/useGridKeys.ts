@@ -62,6 +62,10 @@ export function useGridKeys(grid: Grid) {
   return (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey) return withControl(event);
     if (event.altKey) {
+      if (event.key === "Enter" && grid.sheet) {
+        event.preventDefault();
+        grid.sheet();
+      }
       const direction = ALT_ARROWS[event.key as keyof typeof ALT_ARROWS];
       if (direction) {
         event.preventDefault();
@@ -101,10 +105,7 @@ export function useGridKeys(grid: Grid) {
         return fill((_, offset) => (columns[(block?.left ?? 0) + offset]?.edit?.cleared ? "" : undefined));
     }
     if (!row || !column) return;
-    if (event.key === " " && grid.sheet) {
-      event.preventDefault();
-      grid.sheet();
-    } else if (event.key === "Enter" || event.key === "F2") {
+    if (event.key === "Enter" || event.key === "F2") {
       event.preventDefault();
       if (row.kind === "branch" && (event.key === "Enter" || !column.editBranch)) grid.toggle(row);
       else editing.start(row, column);

@@ -201,7 +201,7 @@ class PlanJourneyTest extends Journey {
         browser.select("S10", "name");
         browser.see("[aria-label='Close settings of the project']").click();
         browser.select("S10", "name");
-        browser.type(Keys.SPACE);
+        browser.type(Keys.chord(Keys.ALT, Keys.ENTER));
         browser.read("[aria-label='Sheet']", "on the longest path");
         browser.enterLabelled("Started", "1 Mar 2027");
         browser.enterLabelled("Remaining, days", "20");
