@@ -12,10 +12,12 @@ interface Props {
   selected: string | undefined;
   tops: ReadonlyMap<string, number>;
   scale: TimeScale;
+  /** How far from the middle of its row a rail lies. */
+  shift: number;
 }
 
 /** The logic links of the selected activity, drawn where both ends are in view. */
-export function LinkLines({ plan, selected, tops, scale }: Props) {
+export function LinkLines({ plan, selected, tops, scale, shift }: Props) {
   const links = plan.links.filter((link) => link.from === selected || link.to === selected);
   const byId = new Map(plan.activities.map((activity) => [activity.id, activity]));
   const lines = links.flatMap((link) => {
@@ -24,7 +26,7 @@ export function LinkLines({ plan, selected, tops, scale }: Props) {
     if (!from || !to || fromTop === undefined || toTop === undefined) return [];
     const x1 = scale.x(civil(link.type[0] === "F" ? from.finish : from.start));
     const x2 = scale.x(civil(link.type[1] === "S" ? to.start : to.finish));
-    const [y1, y2] = [fromTop + ROW_HEIGHT / 2, toTop + ROW_HEIGHT / 2];
+    const [y1, y2] = [fromTop + ROW_HEIGHT / 2 + shift, toTop + ROW_HEIGHT / 2 + shift];
     const end = link.type[1] === "S" ? -BEND : BEND;
     const d = `M${x1} ${y1}C${x1 + BEND * 2} ${y1} ${x2 + end * 2} ${y2} ${x2} ${y2}`;
     return [{ key: `${link.from} ${link.to} ${link.type}`, d, x: x2, y: y2 }];

@@ -28,7 +28,7 @@ import { PlanMenu } from "./PlanMenu";
 import { SettingsPanel } from "./SettingsPanel";
 import { TimelineBackground } from "./TimelineBackground";
 import { TimelineHeader } from "./TimelineHeader";
-import { TimelineRow } from "./TimelineRow";
+import { RAISED, TimelineRow } from "./TimelineRow";
 import { extent, timeScale, wantedWidth, type Zoom } from "./timeScale";
 
 const ZOOMS: { value: Zoom; label: string }[] = [
@@ -99,7 +99,13 @@ export function PlanStage() {
       <TimelineBackground plan={plan} scale={timeScale(range, width)} height={height} />
     ),
     over: (tops, width) => (
-      <LinkLines plan={plan} selected={selected} tops={tops} scale={timeScale(range, width)} />
+      <LinkLines
+        plan={plan}
+        selected={selected}
+        tops={tops}
+        scale={timeScale(range, width)}
+        shift={spans ? RAISED : 0}
+      />
     ),
   };
 

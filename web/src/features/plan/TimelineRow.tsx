@@ -12,7 +12,7 @@ const LEAST_RAIL = 2;
 const LEAST_DAY = 5;
 const A_MONDAY = Date.UTC(2001, 0, 1);
 /** How far the rail rises to make room for the mist under it. */
-const RAISED = -5;
+export const RAISED = -5;
 const MIDDLE = ROW_HEIGHT / 2;
 
 interface Props {

@@ -35,7 +35,9 @@ describe("the time scale", () => {
     expect(labels(365, 600).coarse.map((tick) => tick.label)).toEqual(["2027", "2028"]);
     expect(labels(365 * 4, 600).fine.length).toBeLessThan(18);
     expect(labels(365 * 20, 600).coarse).toHaveLength(0);
-    expect(labels(365 * 20, 600).fine[0]?.label).toBe("2027");
+    expect(labels(365 * 10, 600).fine[0]?.label).toBe("2027");
+    expect(labels(365 * 30, 600).fine.map((tick) => tick.label)).toContain("2030");
+    expect(labels(365 * 30, 600).fine.length).toBeLessThan(17);
   });
 
   it("never gives two labels to the same month", () => {

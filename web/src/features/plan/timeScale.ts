@@ -6,6 +6,8 @@ export type Zoom = "whole" | "months" | "weeks" | "days";
 
 const PIXELS_A_DAY: Record<Exclude<Zoom, "whole">, number> = { months: 3.2, weeks: 9, days: 26 };
 const MARGIN = 0.03;
+/** Pixels that the number of a year takes. */
+const LEAST_YEAR = 34;
 
 /** A time axis: from times to pixels across the drawing. */
 export interface TimeScale {
@@ -89,5 +91,7 @@ export function ticks(scale: TimeScale): { coarse: Tick[]; fine: Tick[] } {
   if (perDay >= 6) return { coarse: label("month", formats.monthOfYear), fine: label("week", formats.week) };
   if (perDay >= 0.9) return { coarse: label("year", formats.year), fine: label("month", formats.month) };
   if (perDay >= 0.3) return { coarse: label("year", formats.year), fine: label("quarter", formats.month) };
-  return { coarse: [], fine: label("year", formats.year) };
+  const years = label("year", formats.year);
+  const every = [1, 2, 5, 10].find((step) => perDay * 365 * step >= LEAST_YEAR) ?? 20;
+  return { coarse: [], fine: years.filter(({ time }) => new Date(time).getUTCFullYear() % every === 0) };
 }

@@ -10,6 +10,7 @@ import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import app.tychon.core.schedule.Scheduler;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -139,6 +140,11 @@ public final class Fidelity {
         }
         if (fileLater && !driver.containsKey(activity.id())) {
             return "Nothing in the table holds it there: a date constraint or a link was probably not exported.";
+        }
+        Optional<LocalDateTime> dataDate = network.plan().project().dataDate();
+        if (!driver.containsKey(activity.id()) && dataDate.isPresent()) {
+            return "It is not reported as begun, so it cannot start before the data date, "
+                    + dataDate.get().toLocalDate() + ".";
         }
         if (fileLater) {
             return "It starts later than its predecessors ask for: a lag, a constraint or levelling was probably not"

@@ -167,6 +167,12 @@ class SpreadsheetTest {
         assertThat(report.differences().get(0).daysLater()).isEqualTo(-7);
         assertThat(report.differences().get(1).reason()).contains("follows A");
         assertThat(report.differences().get(2).reason()).contains("2 working days more");
+        String begun = "Id,Name,Duration,Finish,Actual start,Actual finish\n"
+                + "A,Dig,5,2027-03-05,2027-03-01,2027-03-12\nB,Fence,5,2027-03-05,,\n";
+        assertThat(Fidelity.of(read(begun.getBytes(StandardCharsets.UTF_8))).differences())
+                .filteredOn(d -> d.id().equals("B"))
+                .singleElement()
+                .satisfies(d -> assertThat(d.reason()).contains("cannot start before the data date, 2027-03-12"));
     }
 
     @Test
