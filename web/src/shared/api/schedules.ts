@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import {
   api,
+  ApiError,
   type EditResult,
   type PlanView,
   type ProjectView,
@@ -28,6 +29,19 @@ export interface Reading {
 
 export const isSchedule = (file: File) => /\.(csv|tsv|txt|xlsx|xlsm|xls)$/i.test(file.name);
 
+const LARGEST = 50_000_000;
+
+/** A file as the body of a request; one that is far too large is not even sent. */
+function bodyOf({ file }: Reading): File {
+  if (file.size > LARGEST)
+    throw new ApiError(
+      413,
+      "The file has more than 50 MB; a schedule of 100,000 activities has less. Export the table alone.",
+      [],
+    );
+  return file;
+}
+
 const typeOf = (file: File) => (/\.xls[xm]?$/i.test(file.name) ? SHEET : "text/csv");
 
 function query({ start, meanings, dates }: Reading, more: Record<string, string> = {}): string {
@@ -54,7 +68,7 @@ export function useSchedulePreview(reading: Reading) {
     queryFn: () =>
       api<SchedulePreview>(`/schedules/preview?${query(reading)}`, {
         method: "POST",
-        body: reading.file,
+        body: bodyOf(reading),
         contentType: typeOf(reading.file),
       }),
     placeholderData: keepPreviousData,
@@ -70,7 +84,7 @@ export function useTakeOver() {
     mutationFn: ({ reading, name }: { reading: Reading; name: string }) =>
       api<ProjectView>(`/schedules?${query(reading, { name })}`, {
         method: "POST",
-        body: reading.file,
+        body: bodyOf(reading),
         contentType: typeOf(reading.file),
       }),
     onSuccess: () => client.invalidateQueries({ queryKey: PROJECTS_KEY }),
@@ -85,7 +99,7 @@ export function useUpdatePreview(project: string, revision: number, reading: Rea
       reading &&
       api<UpdatePreview>(`/projects/${project}/update/preview?${query(reading)}`, {
         method: "POST",
-        body: reading.file,
+        body: bodyOf(reading),
         contentType: typeOf(reading.file),
       }),
     placeholderData: keepPreviousData,
@@ -100,7 +114,7 @@ export function useUpdate(project: string) {
   return useMutation({
     mutationFn: ({ reading, except }: { reading: Reading; except: string[] }) => {
       const body = new FormData();
-      body.set("file", reading.file);
+      body.set("file", bodyOf(reading));
       for (const id of except) body.append("except", id);
       return api<EditResult>(`/projects/${project}/update?${query(reading)}`, {
         method: "POST",
