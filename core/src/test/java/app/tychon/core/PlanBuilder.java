@@ -11,6 +11,7 @@ import app.tychon.core.model.Correlation;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.Estimate;
+import app.tychon.core.model.Evidence;
 import app.tychon.core.model.Grade;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
@@ -49,6 +50,7 @@ public final class PlanBuilder {
     private final List<Resource> resources = new ArrayList<>();
     private final List<Assignment> assignments = new ArrayList<>();
     private final List<Risk> risks = new ArrayList<>();
+    private final List<Evidence> evidence = new ArrayList<>();
     private Optional<LocalDateTime> dataDate = Optional.empty();
     private LagCalendar lagCalendar = LagCalendar.PREDECESSOR;
 
@@ -172,6 +174,11 @@ public final class PlanBuilder {
         return this;
     }
 
+    public PlanBuilder evidence(Evidence one) {
+        evidence.add(one);
+        return this;
+    }
+
     public PlanBuilder link(String from, String to) {
         return link(from, to, LinkType.FS, "0d");
     }
@@ -208,6 +215,7 @@ public final class PlanBuilder {
                 assignments,
                 costs,
                 risks,
-                List.of());
+                List.of(),
+                evidence);
     }
 }

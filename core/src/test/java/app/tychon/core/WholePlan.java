@@ -1,6 +1,7 @@
 package app.tychon.core;
 
 import app.tychon.core.model.Correlation;
+import app.tychon.core.model.Evidence;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Recurrence;
 import app.tychon.core.model.Resource;
@@ -29,6 +30,22 @@ public final class WholePlan {
                         List.of("A", "C"),
                         OptionalDouble.empty(),
                         List.of(List.of(1.0), List.of(-0.25, 1.0))))
+                .evidence(new Evidence(
+                        "V1",
+                        "Earlier huts",
+                        List.of(
+                                new Evidence.Observation(OptionalDouble.of(10), 12),
+                                new Evidence.Observation(OptionalDouble.of(8), 8.5),
+                                new Evidence.Observation(OptionalDouble.of(4), 7)),
+                        List.of("B1", "B", "C")))
+                .evidence(new Evidence(
+                        "V2",
+                        "Earlier foundations",
+                        List.of(
+                                new Evidence.Observation(OptionalDouble.empty(), 5),
+                                new Evidence.Observation(OptionalDouble.empty(), 6),
+                                new Evidence.Observation(OptionalDouble.empty(), 9)),
+                        List.of()))
                 .resource("crew", 1400, Resource.Per.DAY)
                 .assign("A", "crew", 0.5)
                 .cost("C", "A", 100, 0.25, spread)

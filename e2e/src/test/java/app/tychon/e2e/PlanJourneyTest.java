@@ -8,7 +8,8 @@ import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.ProjectFileWriter;
-import app.tychon.exchange.table.ScheduleFiles;
+import app.tychon.exchange.table.ScheduleSheet;
+import app.tychon.exchange.table.SheetFiles;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -118,7 +119,7 @@ class PlanJourneyTest extends Journey {
             plan = ProjectFileReader.read(in);
         }
         ByteArrayOutputStream table = new ByteArrayOutputStream();
-        ScheduleFiles.csv(plan, Scheduler.schedule(Network.of(plan)), table);
+        SheetFiles.csv(ScheduleSheet.of(plan, Scheduler.schedule(Network.of(plan))), table);
         String newer = table.toString(StandardCharsets.UTF_8)
                 .lines()
                 .filter(line -> !line.startsWith("H10,"))
@@ -150,7 +151,7 @@ class PlanJourneyTest extends Journey {
         Plan plan = RandomPlans.oneCalendar(3, 40);
         Path file = folder.resolve("ridge.xlsx");
         try (OutputStream out = Files.newOutputStream(file)) {
-            ScheduleFiles.xlsx(plan, Scheduler.schedule(Network.of(plan)), out);
+            SheetFiles.xlsx(ScheduleSheet.of(plan, Scheduler.schedule(Network.of(plan))), out);
         }
         choose(file);
         browser.read("main", "40 activities");

@@ -21,4 +21,9 @@ public final class EstimateJson {
         node.put("basis", Words.of(estimate.basis()));
         return node;
     }
+
+    /** The word of a shape. */
+    public static String word(Shape shape) {
+        return ShapeJson.write(shape).get("shape").asText();
+    }
 }

@@ -39,7 +39,8 @@ public final class ProjectFileReader {
             "assignments",
             "costs",
             "risks",
-            "accepted");
+            "accepted",
+            "evidence");
     private static final int MOST_FIELDS = 1000;
 
     private static final JsonMapper MAPPER = JsonMapper.builder()
@@ -145,6 +146,7 @@ public final class ProjectFileReader {
                 at.list("assignments", MoneyJson::assignment),
                 at.list("costs", MoneyJson::cost),
                 at.list("risks", RiskJson::read),
-                at.list("accepted", WorkJson::acceptance));
+                at.list("accepted", WorkJson::acceptance),
+                at.list("evidence", SpreadJson::evidence));
     }
 }

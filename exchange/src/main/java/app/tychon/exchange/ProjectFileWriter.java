@@ -39,6 +39,9 @@ public final class ProjectFileWriter {
         if (!plan.accepted().isEmpty()) {
             array(root, "accepted", plan.accepted(), WorkJson::write);
         }
+        if (!plan.evidence().isEmpty()) {
+            array(root, "evidence", plan.evidence(), SpreadJson::write);
+        }
         return root;
     }
 

@@ -1,6 +1,7 @@
 package app.tychon.exchange;
 
 import app.tychon.core.model.Correlation;
+import app.tychon.core.model.Evidence;
 import app.tychon.core.model.Grade;
 import app.tychon.core.model.Shape;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -10,7 +11,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
 
-/** Grades and correlations in the words of the project file. */
+/** Grades, correlations and evidence in the words of the project file. */
 public final class SpreadJson {
     private SpreadJson() {}
 
@@ -64,6 +65,42 @@ public final class SpreadJson {
                 row.forEach(values::add);
             }
         }
+        return node;
+    }
+
+    /** Observations are pairs of planned and actual values, or the actual values alone. */
+    public static Evidence evidence(JsonCursor at) {
+        at.allow(Set.of("id", "name", "observations", "on"));
+        return new Evidence(
+                at.get("id").text(),
+                at.get("name").text(),
+                at.get("observations").elements(SpreadJson::observation),
+                at.list("on", JsonCursor::text));
+    }
+
+    private static Evidence.Observation observation(JsonCursor at) {
+        List<Double> values = at.elements(JsonCursor::number);
+        if (values.isEmpty() || values.size() > 2) {
+            at.problem("an observation is [actual], or [planned, actual]");
+            return new Evidence.Observation(OptionalDouble.empty(), 0);
+        }
+        return new Evidence.Observation(
+                values.size() == 1 ? OptionalDouble.empty() : OptionalDouble.of(values.get(0)),
+                values.get(values.size() - 1));
+    }
+
+    public static ObjectNode write(Evidence evidence) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("id", evidence.id());
+        node.put("name", evidence.name());
+        ArrayNode observations = node.putArray("observations");
+        for (Evidence.Observation one : evidence.observations()) {
+            ArrayNode values = observations.addArray();
+            one.planned().ifPresent(values::add);
+            values.add(one.actual());
+        }
+        ArrayNode on = node.putArray("on");
+        evidence.on().forEach(on::add);
         return node;
     }
 }

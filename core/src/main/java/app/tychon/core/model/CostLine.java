@@ -19,4 +19,9 @@ public record CostLine(
         double fixedShare,
         CostTiming timing,
         Optional<String> grade,
-        Optional<Estimate> estimate) {}
+        Optional<Estimate> estimate) {
+
+    public CostLine withSpread(Optional<String> otherGrade, Optional<Estimate> otherEstimate) {
+        return new CostLine(id, name, on, amount, fixedShare, timing, otherGrade, otherEstimate);
+    }
+}

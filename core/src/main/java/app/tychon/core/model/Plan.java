@@ -18,7 +18,8 @@ public record Plan(
         List<Assignment> assignments,
         List<CostLine> costs,
         List<Risk> risks,
-        List<Acceptance> accepted) {
+        List<Acceptance> accepted,
+        List<Evidence> evidence) {
 
     /** What {@code on} says of a cost line or an impact that concerns the whole project. */
     public static final String PROJECT = "project";
@@ -35,6 +36,7 @@ public record Plan(
         costs = List.copyOf(costs);
         risks = List.copyOf(risks);
         accepted = List.copyOf(accepted);
+        evidence = List.copyOf(evidence);
     }
 
     /** A project with its activities and logic alone. */
@@ -50,6 +52,7 @@ public record Plan(
                 wbs,
                 activities,
                 links,
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),

@@ -16,6 +16,7 @@ public final class PlanDraft {
     private List<CostLine> costs;
     private List<Risk> risks;
     private List<Acceptance> accepted;
+    private List<Evidence> evidence;
 
     PlanDraft(Plan plan) {
         project = plan.project();
@@ -30,6 +31,7 @@ public final class PlanDraft {
         costs = plan.costs();
         risks = plan.risks();
         accepted = plan.accepted();
+        evidence = plan.evidence();
     }
 
     public PlanDraft project(Project others) {
@@ -92,6 +94,11 @@ public final class PlanDraft {
         return this;
     }
 
+    public PlanDraft evidence(List<Evidence> others) {
+        evidence = others;
+        return this;
+    }
+
     public Plan done() {
         return new Plan(
                 project,
@@ -105,6 +112,7 @@ public final class PlanDraft {
                 assignments,
                 costs,
                 risks,
-                accepted);
+                accepted,
+                evidence);
     }
 }

@@ -26,7 +26,8 @@ public final class PlanRules {
             "assignments",
             "costs",
             "risks",
-            "accepted");
+            "accepted",
+            "evidence");
 
     private final Plan plan;
     private final PlanNames names;
@@ -49,6 +50,7 @@ public final class PlanRules {
         rules.assignments();
         rules.costs();
         rules.accepted();
+        rules.evidence();
         new CorrelationRules(plan, rules.names, rules.found).check();
         new RiskRules(plan, rules.names, rules.found).check();
         return rules.found.inOrderOf(SECTIONS);
@@ -59,6 +61,7 @@ public final class PlanRules {
         ids("/grades/", plan.grades().stream().map(Grade::id).toList(), Map.of(), "a grade");
         ids("/correlations/", plan.correlations().stream().map(Correlation::id).toList(), Map.of(), "a correlation");
         ids("/resources/", plan.resources().stream().map(Resource::id).toList(), Map.of(), "a resource");
+        ids("/evidence/", plan.evidence().stream().map(Evidence::id).toList(), Map.of(), "evidence");
         ids("/risks/", plan.risks().stream().map(Risk::id).toList(), Map.of(), "a risk");
         // Branches, activities and cost lines are all named by "on", so no two of them may share an id.
         Map<String, String> targets = new HashMap<>(Map.of(Plan.PROJECT, "the word for the whole project"));
@@ -242,8 +245,24 @@ public final class PlanRules {
             Acceptance accepted = plan.accepted().get(i);
             String pointer = "/accepted/" + i;
             found.addAll(TextRules.name(pointer + "/reason", accepted.reason()));
-            if (!accepted.on().equals(Plan.PROJECT)) {
+            if (!accepted.on().equals(Plan.PROJECT)
+                    && !names.branches.contains(accepted.on())
+                    && !names.costs.contains(accepted.on())) {
                 activity(pointer + "/on", accepted.on());
+            }
+        }
+    }
+
+    private void evidence() {
+        for (int i = 0; i < plan.evidence().size(); i++) {
+            Evidence evidence = plan.evidence().get(i);
+            String pointer = "/evidence/" + i;
+            found.addAll(pointer, EvidenceRules.problems(evidence));
+            for (int u = 0; u < evidence.on().size(); u++) {
+                String id = evidence.on().get(u);
+                if (!names.activities.containsKey(id) && !names.costs.contains(id) && !names.grades.contains(id)) {
+                    found.add(pointer + "/on/" + u, "there is no activity, cost line or grade \"" + id + "\"");
+                }
             }
         }
     }

@@ -66,6 +66,11 @@ public record Pruning(Plan plan, List<String> gone) {
                     .accepted(plan.accepted().stream()
                             .filter(a -> !dead.contains(a.on()))
                             .toList())
+                    .evidence(plan.evidence().stream()
+                            .map(e -> e.withOn(e.on().stream()
+                                    .filter(id -> !dead.contains(id))
+                                    .toList()))
+                            .toList())
                     .done();
             return new Pruning(left, gone);
         }

@@ -43,6 +43,9 @@ public final class Renaming {
                 .accepted(plan.accepted().stream()
                         .map(a -> new Acceptance(a.check(), id.apply(a.on()), a.reason()))
                         .toList())
+                .evidence(plan.evidence().stream()
+                        .map(e -> e.withOn(all(e.on(), id)))
+                        .toList())
                 .done();
     }
 

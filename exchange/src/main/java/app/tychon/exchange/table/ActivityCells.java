@@ -4,6 +4,7 @@ import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Estimate;
+import app.tychon.core.model.EstimateRules;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.exchange.table.Table.Row;
 import java.util.LinkedHashMap;
@@ -100,6 +101,7 @@ final class ActivityCells {
 
     private Optional<Estimate> estimate(Row row) {
         return ThreePoints.read(
+                EstimateRules.Subject.DURATION,
                 text.apply(row, ScheduleColumn.SHAPE),
                 text.apply(row, ScheduleColumn.LOW),
                 text.apply(row, ScheduleColumn.LIKELY),

@@ -11,6 +11,8 @@ import app.tychon.core.model.WbsNode;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import app.tychon.exchange.Words;
+import app.tychon.exchange.table.Sheet.Column;
+import app.tychon.exchange.table.Sheet.Line;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -23,24 +25,25 @@ import java.util.Optional;
  * with their level, activities beneath them with logic, dates and progress.
  */
 public final class ScheduleSheet {
-    /** What the columns say, and how wide they are in characters. */
-    static final List<String> HEADER = List.of(
-            "Id",
-            "Level",
-            "Name",
-            "Kind",
-            "Duration",
-            "Predecessors",
-            "Calendar",
-            "Start",
-            "Finish",
-            "Actual start",
-            "Actual finish",
-            "Remaining",
-            "Constraint",
-            "Constraint date",
-            "Total float",
-            "Notes");
+    private static final List<Column> COLUMNS = List.of(
+            new Column("Id", 12),
+            new Column("Level", 7),
+            new Column("Name", 44),
+            new Column("Kind", 11),
+            new Column("Duration", 10),
+            new Column("Predecessors", 26),
+            new Column("Calendar", 22),
+            new Column("Start", 17),
+            new Column("Finish", 17),
+            new Column("Actual start", 17),
+            new Column("Actual finish", 17),
+            new Column("Remaining", 11),
+            new Column("Constraint", 18),
+            new Column("Constraint date", 17),
+            new Column("Total float", 11),
+            new Column("Notes", 40));
+    private static final int FROZEN = 3;
+    private static final int NAME = 2;
 
     private final Plan plan;
     private final Map<String, ScheduledActivity> dates = new HashMap<>();
@@ -56,17 +59,10 @@ public final class ScheduleSheet {
         plan.calendars().forEach(calendar -> calendars.put(calendar.id(), calendar));
     }
 
-    /**
-     * A row: texts, numbers and dates as such, empty where there is nothing.
-     *
-     * @param level how deep it lies, from 1
-     */
-    public record Line(boolean branch, int level, List<Optional<Object>> cells) {}
-
-    public static List<Line> of(Plan plan, Schedule schedule) {
+    public static Sheet of(Plan plan, Schedule schedule) {
         ScheduleSheet sheet = new ScheduleSheet(plan, schedule);
         sheet.add(Optional.empty(), 1);
-        return sheet.lines;
+        return new Sheet("Schedule", COLUMNS, FROZEN, NAME, sheet.lines);
     }
 
     private void add(Optional<String> parent, int level) {
@@ -87,7 +83,7 @@ public final class ScheduleSheet {
         cells.add(Optional.of(level));
         cells.add(Optional.of(node.name()));
         cells.add(Optional.of("branch"));
-        while (cells.size() < HEADER.size()) {
+        while (cells.size() < COLUMNS.size()) {
             cells.add(Optional.empty());
         }
         return new Line(true, level, cells);

@@ -3,18 +3,35 @@ package app.tychon.exchange.table;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.EstimateRules;
+import app.tychon.core.model.EstimateRules.Subject;
 import app.tychon.core.model.Shape;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiConsumer;
 
-/** An estimate out of the cells low, likely, high and shape: in days, or as percent of planned where all end in %. */
+/** An estimate out of the cells low, likely, high and shape: in days or money, or as percent of planned where all end in %. */
 final class ThreePoints {
     private ThreePoints() {}
 
+    /** Whether a shape is said in full by its word and its points. */
+    static boolean isPlain(Shape shape) {
+        if (shape instanceof Shape.Triangular s) {
+            return s.ends().equals(Shape.Ends.LIMITS);
+        }
+        if (shape instanceof Shape.Pert s) {
+            return s.ends().equals(Shape.Ends.LIMITS) && s.weight() == Shape.Pert.USUAL_WEIGHT;
+        }
+        return shape instanceof Shape.Uniform;
+    }
+
     static Optional<Estimate> read(
-            String shape, String low, String likely, String high, BiConsumer<ScheduleColumn, String> problems) {
+            Subject subject,
+            String shape,
+            String low,
+            String likely,
+            String high,
+            BiConsumer<ScheduleColumn, String> problems) {
         if (low.isEmpty() && likely.isEmpty() && high.isEmpty()) {
             if (!shape.isEmpty() && !shape.equalsIgnoreCase("fixed")) {
                 problems.accept(ScheduleColumn.SHAPE, "a shape needs its low and high points");
@@ -22,7 +39,7 @@ final class ThreePoints {
             return Optional.empty();
         }
         boolean percent = low.endsWith("%") || high.endsWith("%");
-        double unit = percent ? 0.01 : 1;
+        double unit = percent ? 100 : 1;
         OptionalDouble from = number(low, ScheduleColumn.LOW, problems);
         OptionalDouble to = number(high, ScheduleColumn.HIGH, problems);
         OptionalDouble mode =
@@ -30,9 +47,9 @@ final class ThreePoints {
         if (from.isEmpty() || to.isEmpty()) {
             return Optional.empty();
         }
-        double a = from.getAsDouble() * unit;
-        double b = to.getAsDouble() * unit;
-        double m = mode.orElse(0) * unit;
+        double a = from.getAsDouble() / unit;
+        double b = to.getAsDouble() / unit;
+        double m = mode.orElse(0) / unit;
         String word = shape.isEmpty() ? (mode.isPresent() ? "triangular" : "uniform") : shape.toLowerCase(Locale.ROOT);
         if (mode.isEmpty() && !word.equals("uniform")) {
             problems.accept(ScheduleColumn.LIKELY, "a " + word + " estimate needs a likely value");
@@ -50,9 +67,10 @@ final class ThreePoints {
                         yield Optional.empty();
                     }
                 };
-        Optional<Estimate> estimate = made.map(s -> new Estimate(s, percent ? Basis.FACTOR : Basis.DAYS));
-        estimate.ifPresent(e -> EstimateRules.problems(e, EstimateRules.Subject.DURATION)
-                .forEach(p -> problems.accept(ScheduleColumn.LOW, p.message())));
+        Optional<Estimate> estimate = made.map(
+                s -> new Estimate(s, percent ? Basis.FACTOR : subject == Subject.COST ? Basis.MONEY : Basis.DAYS));
+        estimate.ifPresent(
+                e -> EstimateRules.problems(e, subject).forEach(p -> problems.accept(ScheduleColumn.LOW, p.message())));
         return estimate;
     }
 
@@ -63,7 +81,7 @@ final class ThreePoints {
         try {
             return OptionalDouble.of(Double.parseDouble(digits));
         } catch (NumberFormatException e) {
-            problems.accept(column, text.isEmpty() ? "the value is missing" : "\"" + text + "\" is no number of days");
+            problems.accept(column, text.isEmpty() ? "the value is missing" : "\"" + text + "\" is no number");
             return OptionalDouble.empty();
         }
     }

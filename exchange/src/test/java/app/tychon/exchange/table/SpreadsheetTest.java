@@ -45,9 +45,9 @@ class SpreadsheetTest {
                     .done();
             Schedule schedule = Scheduler.schedule(Network.of(plan));
             ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
-            ScheduleFiles.xlsx(plan, schedule, xlsx);
+            SheetFiles.xlsx(ScheduleSheet.of(plan, schedule), xlsx);
             ByteArrayOutputStream csv = new ByteArrayOutputStream();
-            ScheduleFiles.csv(plan, schedule, csv);
+            SheetFiles.csv(ScheduleSheet.of(plan, schedule), csv);
             for (byte[] file : new byte[][] {xlsx.toByteArray(), csv.toByteArray()}) {
                 ScheduleReader.Read read = read(file);
                 assertThat(read.problems()).isEmpty();
@@ -241,7 +241,7 @@ class SpreadsheetTest {
         Plan named = plan.withActivities(
                 plan.activities().stream().map(a -> a.withName("=1+1")).toList());
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ScheduleFiles.csv(named, Scheduler.schedule(Network.of(named)), out);
+        SheetFiles.csv(ScheduleSheet.of(named, Scheduler.schedule(Network.of(named))), out);
         assertThat(out.toString(StandardCharsets.UTF_8)).contains(",'=1+1,").doesNotContain(",=1+1");
     }
 }

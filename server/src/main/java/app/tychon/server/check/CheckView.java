@@ -2,7 +2,6 @@ package app.tychon.server.check;
 
 import app.tychon.core.model.Acceptance;
 import app.tychon.core.schedule.check.Finding;
-import app.tychon.core.schedule.check.PlanCheck;
 import jakarta.annotation.Nullable;
 import java.util.List;
 
@@ -23,7 +22,7 @@ record CheckView(List<FindingView> findings) {
     static CheckView of(List<Finding> findings) {
         return new CheckView(findings.stream()
                 .map(f -> new FindingView(
-                        PlanCheck.word(f.check()),
+                        Acceptance.word(f.check()),
                         f.on(),
                         f.message(),
                         f.fix().isPresent(),

@@ -1,5 +1,6 @@
 package app.tychon.server.edits;
 
+import app.tychon.core.model.Acceptance;
 import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
@@ -22,7 +23,7 @@ record Fixing(String check, @Size(min = 1, max = 20_000) List<String> on) implem
         Network network = Network.of(plan);
         Set<String> about = new HashSet<>(on);
         List<Finding> findings = PlanCheck.of(network, Scheduler.schedule(network)).stream()
-                .filter(f -> PlanCheck.word(f.check()).equals(check) && about.contains(f.on()))
+                .filter(f -> Acceptance.word(f.check()).equals(check) && about.contains(f.on()))
                 .filter(f -> f.fix().isPresent())
                 .toList();
         Plan fixed = plan;

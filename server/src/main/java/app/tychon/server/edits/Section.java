@@ -90,7 +90,7 @@ record Section<T>(
             new Section<>(
                     "accepted",
                     Plan::accepted,
-                    a -> a.check() + " " + a.on(),
+                    Acceptance::key,
                     WorkJson::write,
                     WorkJson::acceptance,
                     PlanDraft::accepted));

@@ -14,11 +14,7 @@ class AcceptanceEntity extends PartEntity {
     protected AcceptanceEntity() {}
 
     AcceptanceEntity(UUID projectId, int position, Acceptance accepted) {
-        super(projectId, position, key(accepted), JsonText.of(WorkJson.write(accepted)));
-    }
-
-    static String key(Acceptance accepted) {
-        return accepted.check() + " " + accepted.on();
+        super(projectId, position, accepted.key(), JsonText.of(WorkJson.write(accepted)));
     }
 
     Acceptance toCore() {

@@ -1,7 +1,8 @@
 package app.tychon.server.plan;
 
 import app.tychon.exchange.ProjectFileWriter;
-import app.tychon.exchange.table.ScheduleFiles;
+import app.tychon.exchange.table.ScheduleSheet;
+import app.tychon.exchange.table.SheetFiles;
 import app.tychon.server.web.Download;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -47,12 +48,12 @@ class PlanFileController {
                 id,
                 "text/csv;charset=UTF-8",
                 ".csv",
-                (plan, out) -> ScheduleFiles.csv(plan.plan(), plan.schedule(), out));
+                (plan, out) -> SheetFiles.csv(ScheduleSheet.of(plan.plan(), plan.schedule()), out));
     }
 
     @GetMapping("/schedule.xlsx")
     ResponseEntity<byte[]> downloadXlsx(@PathVariable UUID id) throws IOException {
-        return file(id, XLSX, ".xlsx", (plan, out) -> ScheduleFiles.xlsx(plan.plan(), plan.schedule(), out));
+        return file(id, XLSX, ".xlsx", (plan, out) -> SheetFiles.xlsx(ScheduleSheet.of(plan.plan(), plan.schedule()), out));
     }
 
     private ResponseEntity<byte[]> file(UUID id, String type, String ending, Form form) throws IOException {

@@ -1,5 +1,6 @@
 package app.tychon.server.plan;
 
+import app.tychon.core.model.Acceptance;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Assignment;
 import app.tychon.core.model.CalendarDefinition;
@@ -69,7 +70,7 @@ class PlanWriter {
                 AcceptanceEntity.class,
                 before.accepted(),
                 after.accepted(),
-                AcceptanceEntity::key,
+                Acceptance::key,
                 AcceptanceEntity::new));
         removals.add(branches(project, before.wbs(), after.wbs()));
         removals.add(activities(project, before.activities(), after.activities()));

@@ -11,7 +11,6 @@ import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -35,7 +34,7 @@ public final class PlanCheck {
         this.network = network;
         this.schedule = schedule;
         plan = network.plan();
-        plan.accepted().forEach(a -> accepted.put(a.check() + " " + a.on(), a));
+        plan.accepted().forEach(a -> accepted.put(a.key(), a));
     }
 
     /** Everything that is found, check by check, in the plan's order. */
@@ -57,16 +56,12 @@ public final class PlanCheck {
     }
 
     private void found(Check check, String on, String message, Optional<Fix> fix) {
-        findings.add(new Finding(check, on, message, fix, Optional.ofNullable(accepted.get(word(check) + " " + on))));
-    }
-
-    /** The word of a check, as the project file has it: openStart, longLag. */
-    public static String word(Check check) {
-        StringBuilder word = new StringBuilder();
-        for (String part : check.name().toLowerCase(Locale.ROOT).split("_")) {
-            word.append(word.isEmpty() ? part : Character.toUpperCase(part.charAt(0)) + part.substring(1));
-        }
-        return word.toString();
+        findings.add(new Finding(
+                check,
+                on,
+                message,
+                fix,
+                Optional.ofNullable(accepted.get(Acceptance.key(Acceptance.word(check), on)))));
     }
 
     private void durations() {

@@ -1,8 +1,7 @@
 package app.tychon.exchange.table;
 
-import app.tychon.core.model.Plan;
-import app.tychon.core.schedule.Schedule;
-import app.tychon.exchange.table.ScheduleSheet.Line;
+import app.tychon.exchange.table.Sheet.Column;
+import app.tychon.exchange.table.Sheet.Line;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
@@ -10,33 +9,29 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
-import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 
-/** Writes plans as tables: text, and spreadsheets. */
-public final class ScheduleFiles {
+/** Writes tables: as text, and as spreadsheets. */
+public final class SheetFiles {
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
-    private static final int[] WIDTHS = {12, 7, 44, 11, 10, 26, 22, 17, 17, 17, 17, 11, 18, 17, 11, 40};
-    private static final int NAME = 2;
     private static final String INDENT = "   ";
     /** Texts that begin so are taken for formulas by spreadsheets. */
     private static final String FORMULA_STARTS = "=+-@";
 
-    private ScheduleFiles() {}
+    private SheetFiles() {}
 
     /** Writes UTF-8 with a mark, as spreadsheets like it; the stream is closed. */
-    public static void csv(Plan plan, Schedule schedule, OutputStream out) throws IOException {
+    public static void csv(Sheet sheet, OutputStream out) throws IOException {
         try (Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
                 CSVPrinter printer = new CSVPrinter(writer, CSVFormat.RFC4180)) {
             writer.write('\uFEFF');
-            printer.printRecord(ScheduleSheet.HEADER);
-            for (Line line : ScheduleSheet.of(plan, schedule)) {
-                printer.printRecord(
-                        line.cells().stream().map(ScheduleFiles::text).toList());
+            printer.printRecord(sheet.columns().stream().map(Column::title).toList());
+            for (Line line : sheet.lines()) {
+                printer.printRecord(line.cells().stream().map(SheetFiles::text).toList());
             }
         }
     }
@@ -52,31 +47,27 @@ public final class ScheduleFiles {
         return looksLikeFormula && !text.matches("-?[\\d.]+") ? "'" + text : text;
     }
 
-    /** Writes a workbook of one sheet, with branches to fold, dates as dates, and the header in view; the stream stays open. */
-    public static void xlsx(Plan plan, Schedule schedule, OutputStream out) throws IOException {
+    /** Writes a workbook of one sheet, dates as dates, and the header in view; the stream stays open. */
+    public static void xlsx(Sheet from, OutputStream out) throws IOException {
         try (Workbook workbook = new Workbook(out, "Tychon", "1.0")) {
-            Worksheet sheet = workbook.newWorksheet("Schedule");
-            for (int c = 0; c < WIDTHS.length; c++) {
-                sheet.value(0, c, ScheduleSheet.HEADER.get(c));
-                sheet.width(c, WIDTHS[c]);
+            Worksheet sheet = workbook.newWorksheet(from.title());
+            int last = from.columns().size() - 1;
+            for (int c = 0; c <= last; c++) {
+                sheet.value(0, c, from.columns().get(c).title());
+                sheet.width(c, from.columns().get(c).width());
             }
-            sheet.range(0, 0, 0, WIDTHS.length - 1)
-                    .style()
-                    .bold()
-                    .fillColor("E3F0EE")
-                    .set();
-            sheet.freezePane(3, 1);
-            List<Line> lines = ScheduleSheet.of(plan, schedule);
-            for (int i = 0; i < lines.size(); i++) {
-                write(sheet, i + 1, lines.get(i));
+            sheet.range(0, 0, 0, last).style().bold().fillColor("E3F0EE").set();
+            sheet.freezePane(from.frozen(), 1);
+            for (int i = 0; i < from.lines().size(); i++) {
+                write(sheet, i + 1, from.name(), from.lines().get(i));
             }
-            if (!lines.isEmpty()) {
-                sheet.setAutoFilter(0, 0, lines.size(), WIDTHS.length - 1);
+            if (!from.lines().isEmpty()) {
+                sheet.setAutoFilter(0, 0, from.lines().size(), last);
             }
         }
     }
 
-    private static void write(Worksheet sheet, int row, Line line) {
+    private static void write(Worksheet sheet, int row, int nameColumn, Line line) {
         for (int c = 0; c < line.cells().size(); c++) {
             Object value = line.cells().get(c).orElse(null);
             if (value instanceof LocalDateTime date) {
@@ -88,7 +79,9 @@ public final class ScheduleFiles {
                 sheet.value(row, c, value.toString());
             }
         }
-        line.cells().get(NAME).ifPresent(name -> sheet.value(row, NAME, INDENT.repeat(line.level() - 1) + name));
+        line.cells()
+                .get(nameColumn)
+                .ifPresent(name -> sheet.value(row, nameColumn, INDENT.repeat(line.level() - 1) + name));
         if (line.branch()) {
             sheet.range(row, 0, row, line.cells().size() - 1).style().bold().set();
         }

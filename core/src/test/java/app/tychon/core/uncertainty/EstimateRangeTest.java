@@ -1,4 +1,4 @@
-package app.tychon.core.simulation;
+package app.tychon.core.uncertainty;
 
 import static app.tychon.core.PlanBuilder.fiveDayWeek;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -11,22 +11,30 @@ import app.tychon.core.model.Basis;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.Simulation;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
-class DurationRangeTest {
-    private static DurationRange range(String duration, Shape shape, Basis basis) {
+class EstimateRangeTest {
+    private static EstimateRange range(String duration, Shape shape, Basis basis) {
         Activity activity = Activity.of(
                 "A", "W", "a", ActivityKind.TASK, WorkDuration.parse(duration).orElseThrow(), "std");
-        return DurationRange.of(
-                activity, Optional.ofNullable(shape).map(s -> new Estimate(s, basis)), fiveDayWeek("std"));
+        return EstimateRange.of(
+                EstimateSpread.of(
+                        activity, Optional.ofNullable(shape).map(s -> new Estimate(s, basis)), fiveDayWeek("std")),
+                EstimateRange.POINTS);
     }
 
     @Test
     void aFactorIsOfThePlannedDuration() {
-        DurationRange range = range("2w", new Shape.Triangular(0.8, 1, 1.5), Basis.FACTOR);
+        EstimateRange range = range("2w", new Shape.Triangular(0.8, 1, 1.5), Basis.FACTOR);
         assertThat(range.planned()).isEqualTo(10);
         assertThat(List.of(range.low(), range.likely().orElseThrow(), range.high()))
                 .containsExactly(8.0, 10.0, 15.0);
@@ -35,7 +43,7 @@ class DurationRangeTest {
     @Test
     void hoursAndElapsedDaysAreToldInDaysOfTheActivity() {
         assertThat(range("4h", new Shape.Uniform(4, 12), Basis.HOURS).mean()).isEqualTo(1);
-        DurationRange curing = range("14ed", new Shape.Uniform(10, 20), Basis.DAYS);
+        EstimateRange curing = range("14ed", new Shape.Uniform(10, 20), Basis.DAYS);
         assertThat(curing.planned()).isEqualTo(14);
         assertThat(curing.mean()).isEqualTo(15);
         assertThat(curing.plannedChance()).isCloseTo(0.4, within(1e-12));
@@ -43,7 +51,7 @@ class DurationRangeTest {
 
     @Test
     void withoutAnEstimateThePlannedDurationIsCertain() {
-        DurationRange range = range("5d", null, Basis.DAYS);
+        EstimateRange range = range("5d", null, Basis.DAYS);
         assertThat(range.standardDeviation()).isZero();
         assertThat(range.plannedChance()).isOne();
         assertThat(range.density()).isEmpty();
@@ -52,7 +60,7 @@ class DurationRangeTest {
 
     @Test
     void theDensityPeaksAtOneWhereTheLikelyValueIs() {
-        DurationRange range = range("12d", new Shape.Pert(8, 12, 24, 4), Basis.DAYS);
+        EstimateRange range = range("12d", new Shape.Pert(8, 12, 24, 4), Basis.DAYS);
         double[] density = range.density();
         int peak = 0;
         for (int i = 0; i < density.length; i++) {
@@ -86,7 +94,7 @@ class DurationRangeTest {
                 new Shape.Cumulative(List.of(new Shape.Point(5, 0), new Shape.Point(9, 0.5), new Shape.Point(30, 1))),
                 new Shape.Sample(List.of(7.0, 9.0, 14.0)));
         for (Shape shape : shapes) {
-            DurationRange exact = range("10d", shape, Basis.DAYS);
+            EstimateRange exact = range("10d", shape, Basis.DAYS);
             CompiledPlan plan =
                     CompiledPlan.of(new PlanBuilder().task("A", 10, shape).build());
             RunResult run = Simulation.run(plan, new RunSettings(20_000, 3, Sampling.LATIN, 2), RunMonitor.NONE);

@@ -1,0 +1,2 @@
+/** Whether ranges are worth believing. */
+package app.tychon.core.uncertainty.check;
