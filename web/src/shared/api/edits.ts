@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { notify } from "../ui/notify";
 import {
-  type ActivityEdit,
+  type RowEdit,
   api,
   ApiError,
   type BranchEdit,
@@ -65,7 +65,7 @@ export function useEdits(project: string) {
   });
   return useMemo(
     () => ({
-      activities: (body: ActivityEdit[]) => mutateAsync({ path: "/activities", method: "PATCH", body }),
+      activities: (body: RowEdit[]) => mutateAsync({ path: "/activities", method: "PATCH", body }),
       branches: (body: BranchEdit[]) => mutateAsync({ path: "/branches", method: "PATCH", body }),
       move: (body: RowMove) => mutateAsync({ path: "/rows/move", method: "POST", body }),
       remove: (rows: string[]) => mutateAsync({ path: "/rows/remove", method: "POST", body: { rows } }),

@@ -20,6 +20,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/grades": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putGrades"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/correlations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putCorrelation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/calendars": {
         parameters: {
             query?: never;
@@ -212,6 +244,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/ranges/{row}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtRange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/ranges/{row}/effect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["effectOfRange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/ranges/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOverRanges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/ranges/file/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewRanges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/evidence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["applyEvidence"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/duplicate": {
         parameters: {
             query?: never;
@@ -324,6 +436,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/evidence/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtEvidence"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/correlations/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtCorrelation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/settings": {
         parameters: {
             query?: never;
@@ -340,6 +484,22 @@ export interface paths {
         patch: operations["editSettings"];
         trace?: never;
     };
+    "/api/projects/{id}/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["editRows"];
+        trace?: never;
+    };
     "/api/projects/{id}/branches": {
         parameters: {
             query?: never;
@@ -354,22 +514,6 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["editBranches"];
-        trace?: never;
-    };
-    "/api/projects/{id}/activities": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch: operations["editActivities"];
         trace?: never;
     };
     "/api/runs/{run}": {
@@ -580,6 +724,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/ranges.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadRangesXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/ranges.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadRangesCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/plan": {
         parameters: {
             query?: never;
@@ -588,6 +764,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["getPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/odds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["liveOdds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/grades.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadGrades"];
         put?: never;
         post?: never;
         delete?: never;
@@ -628,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/correlations/effect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["effectOfCorrelations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/check": {
         parameters: {
             query?: never;
@@ -636,6 +860,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["checkPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/check/ranges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["checkRanges"];
         put?: never;
         post?: never;
         delete?: never;
@@ -692,6 +932,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/grades/starter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["starterGrades"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/correlations/points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["correlatedPoints"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/evidence/{evidence}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeEvidence"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/correlations/{correlation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeCorrelation"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/calendars/{calendar}": {
         parameters: {
             query?: never;
@@ -717,25 +1021,11 @@ export interface components {
             on: string[];
             reason?: string;
         };
-        ActivityEdit: {
+        Achieved: {
             id: string;
-            add?: boolean;
-            after?: string;
-            code?: string;
-            wbs?: string;
-            name?: string;
-            kind?: string;
-            duration?: string;
-            predecessors?: string;
-            calendar?: string;
-            constraint?: components["schemas"]["ConstraintWords"];
-            actualStart?: string;
-            actualFinish?: string;
-            remaining?: string;
-            grade?: string;
-            notes?: string;
-            estimate?: components["schemas"]["EstimateWords"];
-            certain?: boolean;
+            asked: number[][];
+            used: number[][];
+            achieved: number[][];
         };
         ActivitySheet: {
             predecessors: components["schemas"]["Neighbour"][];
@@ -770,6 +1060,8 @@ export interface components {
             actualFinish?: string;
             remaining?: string;
             grade?: string;
+            inherited?: string;
+            estimate?: components["schemas"]["EstimateWords"];
             notes?: string;
             range: components["schemas"]["RangeView"];
         };
@@ -788,6 +1080,7 @@ export interface components {
             code: string;
             name: string;
             grade?: string;
+            inherited?: string;
             /** Format: date-time */
             start?: string;
             /** Format: date-time */
@@ -844,6 +1137,30 @@ export interface components {
             type: string;
             date: string;
         };
+        CorrelationEffect: {
+            with: components["schemas"]["Outlook"];
+            without: components["schemas"]["Outlook"];
+            achieved: components["schemas"]["Achieved"][];
+        };
+        CorrelationView: {
+            id: string;
+            name: string;
+            members: string[];
+            /** Format: double */
+            coefficient?: number;
+            matrix: number[][];
+        };
+        CostView: {
+            id: string;
+            name: string;
+            on: string;
+            /** Format: double */
+            amount: number;
+            grade?: string;
+            inherited?: string;
+            estimate?: components["schemas"]["EstimateWords"];
+            range: components["schemas"]["RangeView"];
+        };
         Criticality: {
             id: string;
             name: string;
@@ -881,6 +1198,10 @@ export interface components {
                 [key: string]: components["schemas"]["LinkView"][];
             };
             calendars?: components["schemas"]["CalendarView"][];
+            grades?: components["schemas"]["GradeView"][];
+            costs?: components["schemas"]["CostView"][];
+            correlations?: components["schemas"]["CorrelationView"][];
+            evidence?: components["schemas"]["EvidenceView"][];
             gone: string[];
             undoing: components["schemas"]["Undoing"];
         };
@@ -892,6 +1213,7 @@ export interface components {
             own: boolean;
             label: string;
         };
+        /** @description A shape with its parameters, in the words of the project file */
         EstimateWords: {
             shape: string;
             /** Format: double */
@@ -903,8 +1225,56 @@ export interface components {
             /** Format: double */
             high?: number;
             /** Format: double */
+            lowAt?: number;
+            /** Format: double */
+            highAt?: number;
+            /** Format: double */
             weight?: number;
+            /** Format: double */
+            mean?: number;
+            /** Format: double */
+            sd?: number;
+            /** Format: double */
+            alpha?: number;
+            /** Format: double */
+            beta?: number;
+            /** Format: double */
+            shapeParameter?: number;
+            /** Format: double */
+            scale?: number;
+            /** Format: double */
+            min?: number;
+            /** Format: double */
+            max?: number;
+            points?: number[][];
+            values?: unknown;
             basis?: string;
+        };
+        EvidenceLook: {
+            observations: number[][];
+            ratios: boolean;
+            few: boolean;
+            problems: components["schemas"]["CellProblem"][];
+            refusal?: string;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            median: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            edges: number[];
+            counts: number[];
+            fits: components["schemas"]["FitView"][];
+        };
+        EvidenceView: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            ratios: boolean;
+            on: string[];
         };
         Example: {
             id: string;
@@ -924,9 +1294,79 @@ export interface components {
             fixable: boolean;
             accepted?: string;
         };
+        FitView: {
+            shape: string;
+            words: components["schemas"]["EstimateWords"];
+            text: string;
+            /** Format: double */
+            aic: number;
+            /** Format: double */
+            behind: number;
+            /** Format: double */
+            distance: number;
+            /** Format: double */
+            expectedDistance: number;
+            /** Format: double */
+            andersonDarling: number;
+            /** Format: double */
+            p10: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            p90: number;
+            density: number[];
+        };
         Fixing: {
             check: string;
             on: string[];
+        };
+        GradeView: {
+            id: string;
+            name: string;
+            mark: string;
+            note: string;
+            shape: components["schemas"]["EstimateWords"];
+            range: components["schemas"]["RangeView"];
+        };
+        HeadingDouble: {
+            /** Format: double */
+            plan: number;
+            /** Format: double */
+            planChance: number;
+            /** Format: double */
+            target?: number;
+            /** Format: double */
+            targetChance?: number;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            sd: number;
+            percentiles: number[];
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            density: number[];
+        };
+        HeadingLocalDateTime: {
+            /** Format: date-time */
+            plan: string;
+            /** Format: double */
+            planChance: number;
+            /** Format: date-time */
+            target?: string;
+            /** Format: double */
+            targetChance?: number;
+            /** Format: date-time */
+            mean: string;
+            /** Format: double */
+            sd: number;
+            percentiles: string[];
+            /** Format: date-time */
+            low: string;
+            /** Format: date-time */
+            high: string;
+            density: number[];
         };
         JsonNode: unknown;
         LinkView: {
@@ -934,6 +1374,27 @@ export interface components {
             to: string;
             type: string;
             lag: string;
+        };
+        LiveView: {
+            /** Format: int64 */
+            revision: number;
+            /** @enum {string} */
+            state: "updating" | "live" | "refined" | "refused";
+            outlook?: components["schemas"]["Outlook"];
+            refusal?: string;
+        };
+        MatrixLook: {
+            possible: boolean;
+            nearest: number[][];
+            moved: components["schemas"]["Moved"][];
+        };
+        Moved: {
+            one: string;
+            other: string;
+            /** Format: double */
+            asked: number;
+            /** Format: double */
+            nearest: number;
         };
         Neighbour: {
             id: string;
@@ -992,6 +1453,12 @@ export interface components {
             counts: number[];
             curve: string[];
         };
+        Outlook: {
+            /** Format: int32 */
+            iterations: number;
+            finish: components["schemas"]["HeadingLocalDateTime"];
+            cost?: components["schemas"]["HeadingDouble"];
+        };
         PlanView: {
             project: components["schemas"]["ProjectView"];
             /** Format: date-time */
@@ -1002,6 +1469,10 @@ export interface components {
             activities: components["schemas"]["ActivityView"][];
             links: components["schemas"]["LinkView"][];
             calendars: components["schemas"]["CalendarView"][];
+            grades: components["schemas"]["GradeView"][];
+            costs: components["schemas"]["CostView"][];
+            correlations: components["schemas"]["CorrelationView"][];
+            evidence: components["schemas"]["EvidenceView"][];
         };
         Progress: {
             /** Format: int32 */
@@ -1040,6 +1511,29 @@ export interface components {
             revision: number;
             /** Format: date-time */
             editedAt: string;
+        };
+        RangeEffect: {
+            before: components["schemas"]["Outlook"];
+            after: components["schemas"]["Outlook"];
+        };
+        RangeLook: {
+            range: components["schemas"]["RangeView"];
+            /** Format: double */
+            p10: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            p90: number;
+        };
+        RangePreview: {
+            rows: components["schemas"]["RangeRow"][];
+            problems: components["schemas"]["CellProblem"][];
+        };
+        RangeRow: {
+            id: string;
+            name: string;
+            before: string;
+            after: string;
         };
         RangeView: {
             shape: string;
@@ -1083,6 +1577,26 @@ export interface components {
             high: string;
             /** Format: double */
             fromPlan: number;
+        };
+        RowEdit: {
+            id: string;
+            add?: boolean;
+            after?: string;
+            code?: string;
+            wbs?: string;
+            name?: string;
+            kind?: string;
+            duration?: string;
+            predecessors?: string;
+            calendar?: string;
+            constraint?: components["schemas"]["ConstraintWords"];
+            actualStart?: string;
+            actualFinish?: string;
+            remaining?: string;
+            grade?: string;
+            notes?: string;
+            estimate?: components["schemas"]["EstimateWords"];
+            certain?: boolean;
         };
         RowMove: {
             rows: string[];
@@ -1214,6 +1728,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    putGrades: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    putCorrelation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
             };
         };
     };
@@ -1577,6 +2139,140 @@ export interface operations {
             };
         };
     };
+    lookAtRange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                row: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RangeLook"];
+                };
+            };
+        };
+    };
+    effectOfRange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                row: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RangeEffect"];
+                };
+            };
+        };
+    };
+    takeOverRanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    previewRanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RangePreview"];
+                };
+            };
+        };
+    };
+    applyEvidence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
     duplicateProject: {
         parameters: {
             query?: never;
@@ -1741,6 +2437,50 @@ export interface operations {
             };
         };
     };
+    lookAtEvidence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EvidenceLook"];
+                };
+            };
+        };
+    };
+    lookAtCorrelation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MatrixLook"];
+                };
+            };
+        };
+    };
     editSettings: {
         parameters: {
             query?: never;
@@ -1765,7 +2505,7 @@ export interface operations {
             };
         };
     };
-    editBranches: {
+    editRows: {
         parameters: {
             query?: never;
             header?: never;
@@ -1774,7 +2514,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BranchEdit"][];
+                "application/json": components["schemas"]["RowEdit"][];
             };
         };
         responses: {
@@ -1789,7 +2529,7 @@ export interface operations {
             };
         };
     };
-    editActivities: {
+    editBranches: {
         parameters: {
             query?: never;
             header?: never;
@@ -1798,7 +2538,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ActivityEdit"][];
+                "application/json": components["schemas"]["BranchEdit"][];
             };
         };
         responses: {
@@ -2149,6 +2889,50 @@ export interface operations {
             };
         };
     };
+    downloadRangesXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    downloadRangesCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     getPlan: {
         parameters: {
             query?: never;
@@ -2167,6 +2951,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    liveOdds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LiveView"];
+                };
+            };
+        };
+    };
+    downloadGrades: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };
@@ -2213,7 +3041,51 @@ export interface operations {
             };
         };
     };
+    effectOfCorrelations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CorrelationEffect"];
+                };
+            };
+        };
+    };
     checkPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CheckView"];
+                };
+            };
+        };
+    };
+    checkRanges: {
         parameters: {
             query?: never;
             header?: never;
@@ -2297,6 +3169,92 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Example"][];
+                };
+            };
+        };
+    };
+    starterGrades: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GradeView"][];
+                };
+            };
+        };
+    };
+    correlatedPoints: {
+        parameters: {
+            query: {
+                coefficient: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": number[][];
+                };
+            };
+        };
+    };
+    removeEvidence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                evidence: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    removeCorrelation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                correlation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
                 };
             };
         };

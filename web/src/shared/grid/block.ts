@@ -1,4 +1,4 @@
-import type { ActivityEdit } from "../api/client";
+import type { RowEdit } from "../api/client";
 import type { Column } from "./columns";
 import type { Place } from "./gridStore";
 import type { Row } from "./rows";
@@ -54,13 +54,13 @@ export function fillEdits(
   columns: Column[],
   block: Block,
   fill: Fill,
-): ActivityEdit[] | { refusal: string } {
-  const edits: ActivityEdit[] = [];
+): RowEdit[] | { refusal: string } {
+  const edits: RowEdit[] = [];
   for (let r = block.top; r <= Math.min(block.bottom, rows.length - 1); r++) {
     const row = rows[r];
     if (row?.kind !== "activity") continue;
     let activity = row.activity;
-    let edit: ActivityEdit | undefined;
+    let edit: RowEdit | undefined;
     for (let c = block.left; c <= Math.min(block.right, columns.length - 1); c++) {
       const column = columns[c];
       const text = fill(r - block.top, c - block.left);

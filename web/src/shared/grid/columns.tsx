@@ -1,10 +1,10 @@
 import type { ReactNode } from "react";
-import type { ActivityEdit, ActivityView, BranchEdit, BranchView } from "../api/client";
+import type { RowEdit, ActivityView, BranchEdit, BranchView } from "../api/client";
 import { formatDays, parseNumber } from "../format/numbers";
 import type { Row } from "./rows";
 
 /** What typing into a cell comes to: an edit to send, or the reason why it is refused. */
-export type Typed = { edit: ActivityEdit; after: ActivityView } | { refusal: string };
+export type Typed = { edit: RowEdit; after: ActivityView } | { refusal: string };
 
 /** Something that can be put in the place of the last word of a cell. */
 export interface Completion {
@@ -39,7 +39,7 @@ export interface Column {
     typed: (branch: BranchView, text: string) => BranchEdit;
   };
   /** The part of a new activity that a pasted text gives. */
-  editNew?: (text: string) => Partial<ActivityEdit> | { refusal: string };
+  editNew?: (text: string) => Partial<RowEdit> | { refusal: string };
 }
 
 export const codeColumn: Column = {

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { type ActivityEdit, ApiError, type EditResult } from "../api/client";
+import { type RowEdit, ApiError, type EditResult } from "../api/client";
 import { refusalOf, useEdits } from "../api/edits";
 import type { Column } from "./columns";
 import type { Place } from "./gridStore";
@@ -66,7 +66,7 @@ export function useGridEditing(project: string) {
   };
 
   /** Sends a whole block of edits. */
-  const sendBlock = async (block: ActivityEdit[] | { refusal: string }): Promise<boolean> => {
+  const sendBlock = async (block: RowEdit[] | { refusal: string }): Promise<boolean> => {
     if ("refusal" in block) {
       setRefusal(`Nothing was changed. ${block.refusal}`);
       return false;
@@ -96,7 +96,7 @@ export function useGridEditing(project: string) {
 }
 
 /** The row of a block that a refusal is about. */
-function rowOf(error: unknown, edits: ActivityEdit[]): string {
+function rowOf(error: unknown, edits: RowEdit[]): string {
   if (edits.length < 2 || !(error instanceof ApiError)) return "";
   const index = /^\/(\d+)/.exec(error.problems[0]?.pointer ?? "")?.[1];
   if (index === undefined) return "";

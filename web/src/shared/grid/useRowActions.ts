@@ -1,4 +1,4 @@
-import type { ActivityEdit, EditResult, PlanView } from "../api/client";
+import type { RowEdit, EditResult, PlanView } from "../api/client";
 import { notify } from "../ui/notify";
 import { type Block, fillEdits, parseBlock } from "./block";
 import type { Column } from "./columns";
@@ -45,7 +45,7 @@ export function useRowActions(grid: Grid) {
 
   const add = async () => {
     const known = new Set(plan.activities.map((activity) => activity.id));
-    const edit: ActivityEdit = { id: "", add: true, after: row?.id ?? plan.branches.at(-1)?.id };
+    const edit: RowEdit = { id: "", add: true, after: row?.id ?? plan.branches.at(-1)?.id };
     goTo(await editing.attempt(() => editing.edits.activities([edit])), known);
   };
 
@@ -106,9 +106,9 @@ export function useRowActions(grid: Grid) {
   };
 
   const newRows = (lines: string[][], left: number, after: string | undefined) => {
-    const edits: ActivityEdit[] = [];
+    const edits: RowEdit[] = [];
     for (const line of lines) {
-      let edit: ActivityEdit = { id: "", add: true, after: edits.length === 0 ? after : undefined };
+      let edit: RowEdit = { id: "", add: true, after: edits.length === 0 ? after : undefined };
       for (const [c, text] of line.entries()) {
         const typed = columns[left + c]?.editNew?.(text.trim());
         if (typed && "refusal" in typed) return typed;

@@ -1,5 +1,5 @@
 import { useEdits, refusalOf } from "../api/edits";
-import type { ActivityEdit, EditResult } from "../api/client";
+import type { RowEdit, EditResult } from "../api/client";
 
 /** Sends an edit out of a sheet; answers with the reason where it is refused. */
 export async function handedIn(change: () => Promise<EditResult>): Promise<string | undefined> {
@@ -14,6 +14,6 @@ export async function handedIn(change: () => Promise<EditResult>): Promise<strin
 /** The way to change one activity field by field; null takes away what can be absent. */
 export function useActivityHandIn(project: string, id: string) {
   const edits = useEdits(project);
-  return (fields: { [K in keyof ActivityEdit]?: ActivityEdit[K] | null }) =>
-    handedIn(() => edits.activities([{ ...(fields as ActivityEdit), id }]));
+  return (fields: { [K in keyof RowEdit]?: RowEdit[K] | null }) =>
+    handedIn(() => edits.activities([{ ...(fields as RowEdit), id }]));
 }

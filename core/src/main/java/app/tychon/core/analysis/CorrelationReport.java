@@ -43,15 +43,13 @@ public record CorrelationReport(String id, double[][] asked, double[][] used, do
             Input input = byId.get(correlation.members().get(i));
             ranks[i] = input == null ? new double[iterations] : Ranks.of(inputs.sample(input, settings, iterations));
         }
-        double[][] asked = new double[size][size];
         double[][] achieved = new double[size][size];
         for (int i = 0; i < size; i++) {
             for (int j = 0; j < size; j++) {
-                asked[i][j] = correlation.asked(i, j);
                 achieved[i][j] = i == j ? 1 : Ranks.pearson(ranks[i], ranks[j]);
             }
         }
-        return new CorrelationReport(correlation.id(), asked, used, achieved);
+        return new CorrelationReport(correlation.id(), correlation.asked(), used, achieved);
     }
 
     /** By how much at most the coefficients used differ from those asked for. */

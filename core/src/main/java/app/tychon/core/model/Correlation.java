@@ -27,4 +27,20 @@ public record Correlation(
         }
         return coefficient.orElseGet(() -> matrix.get(Math.max(row, column)).get(Math.min(row, column)));
     }
+
+    /** All coefficients, as a full matrix. */
+    public double[][] asked() {
+        double[][] all = new double[members.size()][members.size()];
+        for (int i = 0; i < all.length; i++) {
+            for (int j = 0; j < all.length; j++) {
+                all[i][j] = asked(i, j);
+            }
+        }
+        return all;
+    }
+
+    /** What is wrong with it by itself, whatever its members are. */
+    public List<Problem> problems() {
+        return CorrelationRules.problems(this);
+    }
 }

@@ -37,6 +37,15 @@ final class CorrelationRules {
         }
     }
 
+    /** What is wrong with a correlation by itself; pointers lead into it. */
+    static List<Problem> problems(Correlation correlation) {
+        CorrelationRules rules = new CorrelationRules(null, null, new Found());
+        if (rules.size("", correlation)) {
+            rules.coefficients("", correlation);
+        }
+        return rules.found.all();
+    }
+
     private boolean members(String pointer, Correlation correlation) {
         List<String> members = correlation.members();
         for (int m = 0; m < members.size(); m++) {
@@ -44,6 +53,11 @@ final class CorrelationRules {
                 found.add(pointer + "/members/" + m, "there is no activity or cost line \"" + members.get(m) + "\"");
             }
         }
+        return size(pointer, correlation);
+    }
+
+    private boolean size(String pointer, Correlation correlation) {
+        List<String> members = correlation.members();
         if (members.size() < 2) {
             found.add(pointer + "/members", "at least two must move together; there are " + members.size());
         } else if (new HashSet<>(members).size() < members.size()) {

@@ -41,8 +41,12 @@ public final class Estimates {
 
     /** The grade that counts where there is no estimate of its own. */
     public Optional<Grade> gradeOf(CostLine line) {
-        String branch = branchOfActivity.getOrDefault(line.on(), line.on());
-        return line.grade().map(grades::get).or(() -> inherited(branch));
+        return line.grade().map(grades::get).or(() -> inheritedBy(line));
+    }
+
+    /** The grade a cost line has of the branch it stands in. */
+    public Optional<Grade> inheritedBy(CostLine line) {
+        return inherited(branchOfActivity.getOrDefault(line.on(), line.on()));
     }
 
     /** The grade that holds in a branch: its own, or that of the nearest above it. */

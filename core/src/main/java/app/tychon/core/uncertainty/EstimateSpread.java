@@ -5,6 +5,7 @@ import app.tychon.core.model.Basis;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Estimate;
+import app.tychon.core.model.Grade;
 import app.tychon.core.model.Shape;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -42,6 +43,12 @@ public record EstimateSpread(double planned, OptionalDouble likely, Distribution
                     return new EstimateSpread(amount, likely(e.shape(), scale), Distributions.of(e.shape(), scale));
                 })
                 .orElseGet(() -> certain(amount));
+    }
+
+    /** What a grade makes of a planned value. */
+    public static EstimateSpread of(Grade grade, double planned) {
+        return new EstimateSpread(
+                planned, likely(grade.shape(), planned), Distributions.ofDuration(grade.shape(), planned));
     }
 
     private static EstimateSpread certain(double planned) {

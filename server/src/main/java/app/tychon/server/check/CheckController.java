@@ -1,6 +1,7 @@
 package app.tychon.server.check;
 
 import app.tychon.core.schedule.check.PlanCheck;
+import app.tychon.core.uncertainty.check.RangeCheck;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import java.util.UUID;
@@ -23,5 +24,11 @@ class CheckController {
     CheckView checkPlan(@PathVariable UUID id) {
         LoadedPlan plan = plans.find(id);
         return CheckView.of(PlanCheck.of(plan.network(), plan.schedule()));
+    }
+
+    /** Whether the ranges are worth believing. */
+    @GetMapping("/ranges")
+    CheckView checkRanges(@PathVariable UUID id) {
+        return CheckView.ofRanges(RangeCheck.of(plans.find(id).plan()));
     }
 }

@@ -2,17 +2,18 @@ package app.tychon.server.check;
 
 import app.tychon.core.model.Acceptance;
 import app.tychon.core.schedule.check.Finding;
+import app.tychon.core.uncertainty.check.RangeFinding;
 import jakarta.annotation.Nullable;
 import java.util.List;
 
-/** What the plan check has found, check by check, in the plan's order. */
+/** What a check has found, fault by fault, in the plan's order. */
 record CheckView(List<FindingView> findings) {
 
     /**
      * A finding.
      *
      * @param check its word
-     * @param on the activity, or project
+     * @param on the row, or project
      * @param message what was found, with its numbers
      * @param fixable whether it can be mended without moving a date
      * @param accepted why it is no fault; absent where nobody has said so
@@ -26,6 +27,17 @@ record CheckView(List<FindingView> findings) {
                         f.on(),
                         f.message(),
                         f.fix().isPresent(),
+                        f.accepted().map(Acceptance::reason).orElse(null)))
+                .toList());
+    }
+
+    static CheckView ofRanges(List<RangeFinding> findings) {
+        return new CheckView(findings.stream()
+                .map(f -> new FindingView(
+                        Acceptance.word(f.fault()),
+                        f.on(),
+                        f.message(),
+                        false,
                         f.accepted().map(Acceptance::reason).orElse(null)))
                 .toList());
     }

@@ -17,11 +17,11 @@ import java.util.stream.Collectors;
 
 /** Edits of activities, and new ones, as a list: a cell, a selection, a pasted block. */
 final class ActivityEdits implements Edit {
-    private final List<ActivityEdit> edits;
+    private final List<RowEdit> edits;
     /** Which edit is about which activity, by the code it has in the end. */
     private final Map<String, Integer> editOf = new HashMap<>();
 
-    ActivityEdits(List<ActivityEdit> edits) {
+    ActivityEdits(List<RowEdit> edits) {
         this.edits = edits;
     }
 

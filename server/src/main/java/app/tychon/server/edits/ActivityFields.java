@@ -5,15 +5,12 @@ import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Constraint;
-import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Progress;
-import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.exchange.DurationText;
-import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonCursor;
 import app.tychon.exchange.Words;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -28,8 +25,6 @@ import java.util.stream.Collectors;
 
 /** The fields of an activity as an edit gives them. */
 final class ActivityFields {
-    private static final Estimate CERTAIN = new Estimate(new Shape.Fixed(1), Basis.FACTOR);
-
     private final Estimates grades;
     private final Map<String, CalendarDefinition> calendars;
 
@@ -39,7 +34,7 @@ final class ActivityFields {
     }
 
     /** An activity with what an edit changes of it; what cannot be read is told and stays as it is. */
-    Activity apply(Activity activity, ActivityEdit edit, List<Problem> problems) {
+    Activity apply(Activity activity, RowEdit edit, List<Problem> problems) {
         Reader read = new Reader(problems);
         Activity named = activity.withName(
                         read.given(edit.name(), "/name", JsonCursor::text).orElse(activity.name()))
@@ -47,8 +42,9 @@ final class ActivityFields {
                 .withCalendar(
                         read.given(edit.calendar(), "/calendar", this::calendar).orElse(activity.calendar()))
                 .withNotes(read.given(edit.notes(), "/notes", JsonCursor::text).orElse(activity.notes()))
-                .withGrade(read.optional(edit.grade(), "/grade", JsonCursor::text, activity.grade()))
-                .withEstimate(estimate(activity, edit, problems));
+                .withGrade(SpreadFields.grade(edit.grade(), activity.grade(), problems))
+                .withEstimate(SpreadFields.estimate(
+                        edit, activity.estimate(), grades.gradeOf(activity), Basis.DAYS, problems));
         CalendarDefinition own = calendars.get(named.calendar());
         return lasting(named, edit, read)
                 .withConstraint(read.optional(
@@ -66,7 +62,7 @@ final class ActivityFields {
     }
 
     /** Kind and duration go together: a duration makes a milestone a task, none makes a task a milestone. */
-    private static Activity lasting(Activity activity, ActivityEdit edit, Reader read) {
+    private static Activity lasting(Activity activity, RowEdit edit, Reader read) {
         Optional<WorkDuration> duration = read.given(edit.duration(), "/duration", DurationText::read);
         Optional<ActivityKind> kind = read.given(edit.kind(), "/kind", Words::kind);
         if (kind.isPresent()) {
@@ -81,18 +77,6 @@ final class ActivityFields {
                 .withKind(duration.get().amount() == 0 ? ActivityKind.MILESTONE : ActivityKind.TASK);
     }
 
-    private Optional<Estimate> estimate(Activity activity, ActivityEdit edit, List<Problem> problems) {
-        if (Boolean.TRUE.equals(edit.certain())) {
-            // Where a grade would take its place, certainty has to be said.
-            return grades.gradeOf(activity).map(grade -> CERTAIN);
-        }
-        if (edit.estimate() == null) {
-            return activity.estimate();
-        }
-        JsonCursor at = JsonCursor.at(edit.estimate(), "/estimate", problems);
-        return at.isAbsent() ? Optional.empty() : Optional.of(EstimateJson.read(at, Basis.DAYS));
-    }
-
     private static Constraint constraint(JsonCursor at, CalendarDefinition calendar) {
         at.allow(Set.of("type", "date"));
         var type = Words.constraint(at.get("type"));
@@ -101,7 +85,7 @@ final class ActivityFields {
         return new Constraint(type, date.apply(at.get("date"), calendar));
     }
 
-    private static Progress progress(Progress now, ActivityEdit edit, CalendarDefinition calendar, Reader read) {
+    private static Progress progress(Progress now, RowEdit edit, CalendarDefinition calendar, Reader read) {
         return new Progress(
                 read.optional(
                         edit.actualStart(), "/actualStart", at -> WorkingDay.start(at, calendar), now.actualStart()),

@@ -2,6 +2,7 @@ package app.tychon.server.edits;
 
 import app.tychon.core.model.Plan;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -42,6 +43,15 @@ final class Codes {
             at++;
         }
         return code(letters, at, width);
+    }
+
+    /** The first code of a letter and a number that is not among some. */
+    static String free(String letter, List<String> taken) {
+        int number = 1;
+        while (taken.contains(letter + number)) {
+            number++;
+        }
+        return letter + number;
     }
 
     private static String code(String letters, long number, int width) {

@@ -5,15 +5,15 @@ import app.tychon.core.model.Problem;
 import java.util.List;
 
 /** A change of a plan, as somebody asks for it. */
-interface Edit {
+public interface Edit {
     /**
      * What an edit makes of a plan.
      *
      * @param label what it was, in words for the history
      * @param gone what went with rows that were removed
      */
-    record Outcome(Plan plan, String label, List<String> gone) {
-        Outcome(Plan plan, String label) {
+    public record Outcome(Plan plan, String label, List<String> gone) {
+        public Outcome(Plan plan, String label) {
             this(plan, label, List.of());
         }
     }

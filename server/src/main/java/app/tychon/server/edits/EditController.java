@@ -6,7 +6,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -15,7 +14,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -32,19 +30,11 @@ class EditController {
         this.edits = edits;
     }
 
-    @ModelAttribute
-    Editor editor(
-            @PathVariable UUID id,
-            @RequestHeader(name = Editor.PERSON, required = false) String person,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch) {
-        return Editor.of(id, person, ifMatch);
-    }
-
-    @PatchMapping("/activities")
-    EditResult editActivities(
+    @PatchMapping("/rows")
+    EditResult editRows(
             @Parameter(hidden = true) @ModelAttribute Editor editor,
-            @RequestBody @Size(min = 1, max = 20_000) List<ActivityEdit> body) {
-        return edits.edit(editor, new ActivityEdits(body));
+            @RequestBody @Size(min = 1, max = 20_000) List<RowEdit> body) {
+        return edits.edit(editor, new RowEdits(body));
     }
 
     @PatchMapping("/branches")

@@ -10,7 +10,7 @@ import java.util.Map;
 final class EditLabel {
     private EditLabel() {}
 
-    static String of(List<ActivityEdit> edits, NewActivities added, Plan before) {
+    static String of(List<RowEdit> edits, NewActivities added, Plan before) {
         int changed = edits.size() - added.count();
         if (added.count() == 1 && changed == 0) {
             return "New activity " + added.idOf(0);
@@ -32,9 +32,9 @@ final class EditLabel {
                         .orElse("");
     }
 
-    private static List<String> fields(List<ActivityEdit> edits) {
+    private static List<String> fields(List<RowEdit> edits) {
         Map<String, Boolean> fields = new LinkedHashMap<>();
-        for (ActivityEdit edit : edits) {
+        for (RowEdit edit : edits) {
             fields.merge("Code", edit.code() != null, Boolean::logicalOr);
             fields.merge("Name", edit.name() != null, Boolean::logicalOr);
             fields.merge("Kind", edit.kind() != null, Boolean::logicalOr);

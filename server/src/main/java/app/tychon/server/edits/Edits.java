@@ -72,7 +72,7 @@ public class Edits {
 
     /** What a plan would be after an edit that is not kept. */
     @Transactional(readOnly = true)
-    LoadedPlan look(UUID id, Edit edit) {
+    public LoadedPlan look(UUID id, Edit edit) {
         LoadedPlan before = plans.find(id);
         return sound(before.revision(), edit.apply(before.plan()).plan(), edit);
     }

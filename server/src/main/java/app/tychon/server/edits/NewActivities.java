@@ -20,14 +20,14 @@ final class NewActivities {
     private final List<String> ids = new ArrayList<>();
     private int count;
 
-    NewActivities(Plan before, List<ActivityEdit> edits, List<Problem> problems) {
+    NewActivities(Plan before, List<RowEdit> edits, List<Problem> problems) {
         Codes codes = new Codes(before);
         List<Activity> rows = new ArrayList<>(before.activities());
         Map<String, WbsNode> branches = new HashMap<>();
         before.wbs().forEach(node -> branches.put(node.id(), node));
         String calendar = before.project().calendar();
         for (int i = 0; i < edits.size(); i++) {
-            ActivityEdit edit = edits.get(i);
+            RowEdit edit = edits.get(i);
             if (!edit.isNew()) {
                 ids.add(edit.id());
                 continue;

@@ -26,13 +26,13 @@ final class Relinking {
      * @param idOf     the activity each edit is about
      * @param problems is told what cannot be read, with pointers into the list of edits
      */
-    static Relinking of(Plan plan, List<ActivityEdit> edits, IntFunction<String> idOf, List<Problem> problems) {
+    static Relinking of(Plan plan, List<RowEdit> edits, IntFunction<String> idOf, List<Problem> problems) {
         Relinking relinking = new Relinking();
         Map<String, String> ids = plan.activities().stream()
                 .map(Activity::id)
                 .collect(Collectors.toMap(id -> id.toLowerCase(Locale.ROOT), Function.identity(), (a, b) -> a));
         for (int i = edits.size() - 1; i >= 0; i--) {
-            ActivityEdit edit = edits.get(i);
+            RowEdit edit = edits.get(i);
             String id = idOf.apply(i);
             if (edit.predecessors() != null && ids.containsKey(id.toLowerCase(Locale.ROOT))) {
                 String pointer = "/" + i + "/predecessors";

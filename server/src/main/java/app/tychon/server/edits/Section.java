@@ -1,10 +1,12 @@
 package app.tychon.server.edits;
 
+import app.tychon.core.model.Acceptance;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Assignment;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Correlation;
 import app.tychon.core.model.CostLine;
+import app.tychon.core.model.Evidence;
 import app.tychon.core.model.Grade;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
@@ -93,7 +95,14 @@ record Section<T>(
                     Acceptance::key,
                     WorkJson::write,
                     WorkJson::acceptance,
-                    PlanDraft::accepted));
+                    PlanDraft::accepted),
+            new Section<>(
+                    "evidence",
+                    Plan::evidence,
+                    Evidence::id,
+                    SpreadJson::write,
+                    SpreadJson::evidence,
+                    PlanDraft::evidence));
 
     /** What leads into an activity is one object. */
     private static <T> Section<Into<T>> into(

@@ -5,8 +5,7 @@ import app.tychon.exchange.table.DateWords;
 import app.tychon.exchange.table.ScheduleColumn;
 import app.tychon.exchange.table.ScheduleReader;
 import app.tychon.exchange.table.Table;
-import app.tychon.exchange.table.Tables;
-import app.tychon.exchange.table.UnreadableTableException;
+import app.tychon.server.web.Uploads;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.LocalDate;
@@ -38,16 +37,12 @@ record Reading(
     static Reading of(
             InputStream in, List<String> meanings, Optional<DateWords.Order> order, Optional<LocalDate> dataDate)
             throws IOException {
-        try {
-            Table table = Tables.read(in);
-            return new Reading(
-                    table,
-                    meanings.isEmpty() ? ColumnGuess.of(table) : columns(meanings),
-                    order,
-                    dataDate.map(LocalDate::atStartOfDay));
-        } catch (UnreadableTableException e) {
-            throw new IllegalArgumentException(e.getMessage(), e);
-        }
+        Table table = Uploads.table(in);
+        return new Reading(
+                table,
+                meanings.isEmpty() ? ColumnGuess.of(table) : columns(meanings),
+                order,
+                dataDate.map(LocalDate::atStartOfDay));
     }
 
     private static Map<ScheduleColumn, Integer> columns(List<String> meanings) {

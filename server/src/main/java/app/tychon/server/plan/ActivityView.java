@@ -1,5 +1,7 @@
 package app.tychon.server.plan;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 
@@ -13,6 +15,8 @@ import java.time.LocalDateTime;
  * @param onLongestPath whether it drives the planned finish
  * @param remaining duration still ahead by the data date, with its unit, where it is said
  * @param grade of its own; absent where that of its branch counts
+ * @param inherited the grade of the branch above, that counts where there is none of its own
+ * @param estimate of its own, which goes before any grade
  */
 public record ActivityView(
         String id,
@@ -33,5 +37,7 @@ public record ActivityView(
         @Nullable LocalDateTime actualFinish,
         @Nullable String remaining,
         @Nullable String grade,
+        @Nullable String inherited,
+        @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
         @Nullable String notes,
         RangeView range) {}

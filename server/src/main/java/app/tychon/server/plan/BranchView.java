@@ -7,6 +7,8 @@ import java.time.LocalDateTime;
  * A WBS branch; start and finish are those of the work beneath it, absent where there is none.
  *
  * @param code the outline number people read
+ * @param grade of its own, that holds for everything beneath which has none
+ * @param inherited that of the nearest branch above
  */
 public record BranchView(
         String id,
@@ -14,5 +16,6 @@ public record BranchView(
         String code,
         String name,
         @Nullable String grade,
+        @Nullable String inherited,
         @Nullable LocalDateTime start,
         @Nullable LocalDateTime finish) {}

@@ -1,6 +1,8 @@
 package app.tychon.server.plan;
 
+import app.tychon.exchange.GradesFile;
 import app.tychon.exchange.ProjectFileWriter;
+import app.tychon.exchange.table.RangeSheet;
 import app.tychon.exchange.table.ScheduleSheet;
 import app.tychon.exchange.table.SheetFiles;
 import app.tychon.server.web.Download;
@@ -53,7 +55,33 @@ class PlanFileController {
 
     @GetMapping("/schedule.xlsx")
     ResponseEntity<byte[]> downloadXlsx(@PathVariable UUID id) throws IOException {
-        return file(id, XLSX, ".xlsx", (plan, out) -> SheetFiles.xlsx(ScheduleSheet.of(plan.plan(), plan.schedule()), out));
+        return file(
+                id, XLSX, ".xlsx", (plan, out) -> SheetFiles.xlsx(ScheduleSheet.of(plan.plan(), plan.schedule()), out));
+    }
+
+    /** The ranges alone, which {@code POST /ranges/file} takes. */
+    @GetMapping("/ranges.csv")
+    ResponseEntity<byte[]> downloadRangesCsv(@PathVariable UUID id) throws IOException {
+        return file(
+                id,
+                "text/csv;charset=UTF-8",
+                ", ranges.csv",
+                (plan, out) -> SheetFiles.csv(RangeSheet.of(plan.plan()), out));
+    }
+
+    @GetMapping("/ranges.xlsx")
+    ResponseEntity<byte[]> downloadRangesXlsx(@PathVariable UUID id) throws IOException {
+        return file(id, XLSX, ", ranges.xlsx", (plan, out) -> SheetFiles.xlsx(RangeSheet.of(plan.plan()), out));
+    }
+
+    /** The grades alone, for another project. */
+    @GetMapping("/grades.json")
+    ResponseEntity<byte[]> downloadGrades(@PathVariable UUID id) throws IOException {
+        return file(
+                id,
+                MediaType.APPLICATION_JSON_VALUE,
+                ", grades.json",
+                (plan, out) -> GradesFile.write(plan.plan().grades(), out));
     }
 
     private ResponseEntity<byte[]> file(UUID id, String type, String ending, Form form) throws IOException {

@@ -7,11 +7,14 @@ import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.DurationUnit;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Estimates;
+import app.tychon.core.model.Grade;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.WbsNode;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
-import app.tychon.core.simulation.DurationRange;
+import app.tychon.core.uncertainty.EstimateRange;
+import app.tychon.core.uncertainty.EstimateSpread;
+import app.tychon.exchange.EstimateJson;
 import app.tychon.server.project.ProjectView;
 import java.time.DayOfWeek;
 import java.util.Arrays;
@@ -46,7 +49,19 @@ public final class PlanMapping {
                 branches(),
                 activities(),
                 plan.links().stream().map(LinkView::of).toList(),
-                calendars());
+                calendars(),
+                grades(),
+                costs(),
+                plan.correlations().stream().map(CorrelationView::of).toList(),
+                plan.evidence().stream().map(EvidenceView::of).toList());
+    }
+
+    public List<GradeView> grades() {
+        return plan.grades().stream().map(GradeView::of).toList();
+    }
+
+    public List<CostView> costs() {
+        return plan.costs().stream().map(line -> CostView.of(line, estimates)).toList();
     }
 
     public List<CalendarView> calendars() {
@@ -84,6 +99,8 @@ public final class PlanMapping {
                 activity.progress().actualFinish().orElse(null),
                 activity.progress().remaining().map(WorkDuration::toString).orElse(null),
                 activity.grade().orElse(null),
+                estimates.inherited(activity.wbs()).map(Grade::id).orElse(null),
+                activity.estimate().map(EstimateJson::write).orElse(null),
                 activity.notes().isEmpty() ? null : activity.notes(),
                 range(activity, dates, calendar));
     }
@@ -97,7 +114,8 @@ public final class PlanMapping {
             double minutes = time.work(dates.earlyFinish()) - time.work(dates.earlyStart());
             lasting = activity.withDuration(new WorkDuration(minutes, DurationUnit.MINUTES));
         }
-        return RangeView.of(estimate, DurationRange.of(lasting, estimate, calendar));
+        return RangeView.of(
+                estimate, EstimateRange.of(EstimateSpread.of(lasting, estimate, calendar), EstimateRange.POINTS));
     }
 
     /** Each branch spans the work beneath it, at any depth. */
@@ -118,13 +136,14 @@ public final class PlanMapping {
                 .toList();
     }
 
-    private static BranchView branch(WbsNode node, Double start, Double finish) {
+    private BranchView branch(WbsNode node, Double start, Double finish) {
         return new BranchView(
                 node.id(),
                 node.parent().orElse(null),
                 node.code(),
                 node.name(),
                 node.grade().orElse(null),
+                node.parent().flatMap(estimates::inherited).map(Grade::id).orElse(null),
                 start == null ? null : Instants.toCivil(start),
                 finish == null ? null : Instants.toCivil(finish));
     }

@@ -98,6 +98,9 @@ public class PlanStore {
                         .toList(),
                 records.of(id, AcceptanceEntity.class).stream()
                         .map(AcceptanceEntity::toCore)
+                        .toList(),
+                records.of(id, EvidenceEntity.class).stream()
+                        .map(EvidenceEntity::toCore)
                         .toList());
         return LoadedPlan.of(project.revision(), plan);
     }

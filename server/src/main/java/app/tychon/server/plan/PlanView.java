@@ -17,4 +17,8 @@ record PlanView(
         List<BranchView> branches,
         List<ActivityView> activities,
         List<LinkView> links,
-        List<CalendarView> calendars) {}
+        List<CalendarView> calendars,
+        List<GradeView> grades,
+        List<CostView> costs,
+        List<CorrelationView> correlations,
+        List<EvidenceView> evidence) {}

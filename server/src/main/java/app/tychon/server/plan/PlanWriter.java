@@ -7,6 +7,7 @@ import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Correlation;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Delta;
+import app.tychon.core.model.Evidence;
 import app.tychon.core.model.Grade;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
@@ -72,6 +73,8 @@ class PlanWriter {
                 after.accepted(),
                 Acceptance::key,
                 AcceptanceEntity::new));
+        removals.add(parts(
+                project, EvidenceEntity.class, before.evidence(), after.evidence(), Evidence::id, EvidenceEntity::new));
         removals.add(branches(project, before.wbs(), after.wbs()));
         removals.add(activities(project, before.activities(), after.activities()));
         links(project, before.links(), after.links());

@@ -2,19 +2,19 @@ package app.tychon.server.plan;
 
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Shape;
-import app.tychon.core.simulation.DurationRange;
+import app.tychon.core.uncertainty.EstimateRange;
+import app.tychon.exchange.EstimateJson;
 import jakarta.annotation.Nullable;
 import java.util.Arrays;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
- * How uncertain a duration is, in days of the activity's calendar.
+ * How uncertain a duration is, in days of the activity's calendar, or an amount, in money.
  *
  * @param shape certain, or the word of the project file: triangular, pert, lognormal, …
  * @param limits whether low and high are the ends of a triangular, PERT or uniform range as its author gave them, so that
  *     they can be edited point by point; otherwise they bound the drawing
- * @param plannedChance chance, 0 to 1, that the planned duration or less suffices
+ * @param plannedChance chance, 0 to 1, that the planned value or less suffices
  * @param density heights from 0 to 100 at even steps from low to high; empty where certain
  */
 public record RangeView(
@@ -29,11 +29,10 @@ public record RangeView(
         double plannedChance,
         int[] density) {
 
-    static RangeView of(Optional<Estimate> estimate, DurationRange range) {
+    public static RangeView of(Optional<Estimate> estimate, EstimateRange range) {
         return new RangeView(
                 estimate.filter(e -> !isAsPlanned(e, range))
-                        .map(Estimate::shape)
-                        .map(RangeView::word)
+                        .map(e -> EstimateJson.word(e.shape()))
                         .orElse("certain"),
                 estimate.map(Estimate::shape).filter(RangeView::hasLimits).isPresent(),
                 range.planned(),
@@ -49,14 +48,8 @@ public record RangeView(
     }
 
     /** Said to take exactly what is planned, as one does where a grade would say otherwise. */
-    private static boolean isAsPlanned(Estimate estimate, DurationRange range) {
+    private static boolean isAsPlanned(Estimate estimate, EstimateRange range) {
         return estimate.shape() instanceof Shape.Fixed && range.low() == range.planned();
-    }
-
-    private static String word(Shape shape) {
-        return shape instanceof Shape.Truncated cut
-                ? word(cut.whole())
-                : shape.getClass().getSimpleName().toLowerCase(Locale.ROOT);
     }
 
     private static boolean hasLimits(Shape shape) {

@@ -9,72 +9,28 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
-import app.tychon.exchange.ProjectFileReader;
-import app.tychon.server.ServerTest;
 import com.fasterxml.jackson.databind.JsonNode;
-import java.io.ByteArrayInputStream;
-import java.util.Comparator;
-import java.util.List;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
-import org.springframework.test.web.servlet.ResultActions;
-import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
-class EditsTest extends ServerTest {
-    private String project;
-
-    @BeforeEach
-    void bringInTheDemo() throws Exception {
-        project = bringIn("kestrel-ridge");
-    }
-
-    private ResultActions send(MockHttpServletRequestBuilder request, String body) throws Exception {
-        return http.perform(request.contentType(MediaType.APPLICATION_JSON)
-                .header("Tychon-Person", "ann")
-                .content(body));
-    }
-
-    private JsonNode accepted(MockHttpServletRequestBuilder request, String body) throws Exception {
-        return json.readTree(send(request, body)
-                .andExpect(status().isOk())
-                .andReturn()
-                .getResponse()
-                .getContentAsString());
-    }
-
-    private String at(String path) {
-        return "/api/projects/" + project + path;
-    }
-
-    /** The plan as its file has it; the order of links means nothing. */
-    private Plan plan() throws Exception {
-        byte[] file = http.perform(get(at("/file"))).andReturn().getResponse().getContentAsByteArray();
-        Plan plan = ProjectFileReader.read(new ByteArrayInputStream(file));
-        List<Link> links = plan.links().stream()
-                .sorted(Comparator.comparing(Link::toString))
-                .toList();
-        return plan.withLinks(links);
-    }
-
+class EditsTest extends EditedPlanTest {
     @Test
     void everyKindOfEditCanBeTakenBackAndDoneAgain() throws Exception {
         Plan before = plan();
-        accepted(patch(at("/activities")), "[{\"id\":\"S10\",\"duration\":\"15d\",\"notes\":\"Two crews\"}]");
+        accepted(patch(at("/rows")), "[{\"id\":\"S10\",\"duration\":\"15d\",\"notes\":\"Two crews\"}]");
         accepted(
-                patch(at("/activities")),
+                patch(at("/rows")),
                 "[{\"id\":\"\",\"add\":true,\"after\":\"S10\",\"name\":\"Second survey\",\"duration\":\"3d\","
                         + "\"predecessors\":\"S10\"},{\"id\":\"\",\"add\":true,\"name\":\"Third\"}]");
         accepted(post(at("/rows/move")), "{\"rows\":[\"E20\",\"E30\"],\"into\":\"S\",\"after\":\"S20\"}");
         accepted(patch(at("/branches")), "[{\"id\":\"\",\"add\":true,\"after\":\"S\",\"name\":\"Road\"}]");
         accepted(post(at("/rows/remove")), "{\"rows\":[\"M\",\"S50\"]}");
-        accepted(patch(at("/activities")), "[{\"id\":\"S10\",\"code\":\"S11\"}]");
+        accepted(patch(at("/rows")), "[{\"id\":\"S10\",\"code\":\"S11\"}]");
         accepted(
                 patch(at("/settings")),
                 "{\"name\":\"Kestrel\",\"dataDate\":\"2027-03-10\",\"targetFinish\":null,\"targetCost\":5}");
-        accepted(patch(at("/activities")), "[{\"id\":\"S11\",\"actualStart\":\"2027-03-01\",\"remaining\":\"4d\"}]");
+        accepted(patch(at("/rows")), "[{\"id\":\"S11\",\"actualStart\":\"2027-03-01\",\"remaining\":\"4d\"}]");
         accepted(
                 post(at("/check/accept")),
                 "{\"check\":\"openFinish\",\"on\":[\"S20\",\"project\"],\"reason\":\"Known\"}");
@@ -94,7 +50,7 @@ class EditsTest extends ServerTest {
         }
         assertThat(plan()).isEqualTo(after);
         accepted(post(at("/undo")), "");
-        accepted(patch(at("/activities")), "[{\"id\":\"S20\",\"name\":\"Permit\"}]");
+        accepted(patch(at("/rows")), "[{\"id\":\"S20\",\"name\":\"Permit\"}]");
         send(post(at("/redo")), "")
                 .andExpect(status().isConflict())
                 .andExpect(jsonPath("$.detail").value("There is nothing to do again."));
@@ -102,8 +58,8 @@ class EditsTest extends ServerTest {
 
     @Test
     void everybodyTakesBackTheirOwn() throws Exception {
-        accepted(patch(at("/activities")), "[{\"id\":\"S10\",\"duration\":\"15d\"}]");
-        http.perform(patch(at("/activities"))
+        accepted(patch(at("/rows")), "[{\"id\":\"S10\",\"duration\":\"15d\"}]");
+        http.perform(patch(at("/rows"))
                         .contentType(MediaType.APPLICATION_JSON)
                         .header("Tychon-Person", "ben")
                         .content("[{\"id\":\"S20\",\"duration\":\"99d\"}]"))
@@ -116,8 +72,8 @@ class EditsTest extends ServerTest {
 
     @Test
     void whatSomebodyElseChangedSinceIsNotTakenBack() throws Exception {
-        accepted(patch(at("/activities")), "[{\"id\":\"S10\",\"duration\":\"15d\"}]");
-        http.perform(patch(at("/activities"))
+        accepted(patch(at("/rows")), "[{\"id\":\"S10\",\"duration\":\"15d\"}]");
+        http.perform(patch(at("/rows"))
                         .contentType(MediaType.APPLICATION_JSON)
                         .header("Tychon-Person", "ben")
                         .content("[{\"id\":\"S10\",\"name\":\"Survey\"}]"))
@@ -139,19 +95,19 @@ class EditsTest extends ServerTest {
     @Test
     void badEditsAreToldByFieldAndNothingIsKept() throws Exception {
         Plan before = plan();
-        refuse(patch(at("/activities")), "[{\"id\":\"S10\",\"calendar\":\"moon\"}]", "/0/calendar", "no calendar");
-        refuse(patch(at("/activities")), "[{\"id\":\"S10\",\"code\":\"S20\"}]", "/0/code", "already");
+        refuse(patch(at("/rows")), "[{\"id\":\"S10\",\"calendar\":\"moon\"}]", "/0/calendar", "no calendar");
+        refuse(patch(at("/rows")), "[{\"id\":\"S10\",\"code\":\"S20\"}]", "/0/code", "already");
         refuse(
-                patch(at("/activities")),
+                patch(at("/rows")),
                 "[{\"id\":\"S10\",\"actualStart\":\"2027-03-01\"}]",
                 "/0/actualStart",
                 "no data date");
         refuse(
-                patch(at("/activities")),
+                patch(at("/rows")),
                 "[{\"id\":\"S10\",\"constraint\":{\"type\":\"soon\",\"date\":\"2027-03-01\"}}]",
                 "/0/constraint/type",
                 "startNoEarlier");
-        refuse(patch(at("/activities")), "[{\"id\":\"X\",\"add\":true,\"wbs\":\"Z\"}]", "/0/wbs", "no such branch");
+        refuse(patch(at("/rows")), "[{\"id\":\"X\",\"add\":true,\"wbs\":\"Z\"}]", "/0/wbs", "no such branch");
         refuse(patch(at("/branches")), "[{\"id\":\"S\",\"name\":\" \"}]", "/0/name", "empty");
         refuse(post(at("/rows/move")), "{\"rows\":[\"S\"],\"into\":\"S\"}", "/into", "under itself");
         refuse(patch(at("/settings")), "{\"currency\":\"euro\"}", "/currency", "three capitals");
@@ -166,18 +122,10 @@ class EditsTest extends ServerTest {
         assertThat(read(at("/undoing")).has("undo")).isFalse();
     }
 
-    private void refuse(MockHttpServletRequestBuilder request, String body, String pointer, String reason)
-            throws Exception {
-        send(request, body)
-                .andExpect(status().isUnprocessableEntity())
-                .andExpect(jsonPath("$.problems[0].pointer").value(pointer))
-                .andExpect(jsonPath("$.problems[0].message").value(containsString(reason)));
-    }
-
     @Test
     void findingsAreMendedAndAcceptedWithAReason() throws Exception {
-        accepted(patch(at("/activities")), "[{\"id\":\"X1\",\"add\":true,\"wbs\":\"S\",\"name\":\"Loose\"}]");
-        accepted(patch(at("/activities")), "[{\"id\":\"X2\",\"add\":true,\"wbs\":\"S\",\"predecessors\":\"X1\"}]");
+        accepted(patch(at("/rows")), "[{\"id\":\"X1\",\"add\":true,\"wbs\":\"S\",\"name\":\"Loose\"}]");
+        accepted(patch(at("/rows")), "[{\"id\":\"X2\",\"add\":true,\"wbs\":\"S\",\"predecessors\":\"X1\"}]");
         assertThat(finding("openFinish", "X2").get("fixable").asBoolean()).isTrue();
         accepted(post(at("/check/fix")), "{\"check\":\"openFinish\",\"on\":[\"X2\"]}");
         assertThat(finding("openFinish", "X2")).isNull();

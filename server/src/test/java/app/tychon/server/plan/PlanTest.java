@@ -34,7 +34,7 @@ class PlanTest extends ServerTest {
     private PlanStore plans;
 
     private ResultActions edit(String project, long revision, String body) throws Exception {
-        return http.perform(patch("/api/projects/" + project + "/activities")
+        return http.perform(patch("/api/projects/" + project + "/rows")
                 .contentType(MediaType.APPLICATION_JSON)
                 .header("If-Match", "\"" + revision + "\"")
                 .content(body));

@@ -66,7 +66,7 @@ class TwoEditorsTest {
     }
 
     private HttpRequest edit(String body, int revision) {
-        return to("/api/projects/" + project + "/activities")
+        return to("/api/projects/" + project + "/rows")
                 .header("If-Match", "\"" + revision + "\"")
                 .method("PATCH", HttpRequest.BodyPublishers.ofString(body))
                 .build();

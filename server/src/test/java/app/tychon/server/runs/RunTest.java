@@ -112,7 +112,7 @@ class RunTest extends ServerTest {
         String project = bringIn("garden-room");
         String run = begin(project, "{\"iterations\":1000,\"seed\":1}");
         JsonNode before = ended(run);
-        http.perform(patch("/api/projects/" + project + "/activities")
+        http.perform(patch("/api/projects/" + project + "/rows")
                         .contentType(MediaType.APPLICATION_JSON)
                         .content("[{\"id\":\"G10\",\"certain\":true}]"))
                 .andExpect(status().isOk());

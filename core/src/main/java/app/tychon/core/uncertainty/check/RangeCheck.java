@@ -143,14 +143,7 @@ public final class RangeCheck {
 
     private void correlations() {
         for (Correlation correlation : plan.correlations()) {
-            int size = correlation.members().size();
-            double[][] asked = new double[size][size];
-            for (int i = 0; i < size; i++) {
-                for (int j = 0; j < size; j++) {
-                    asked[i][j] = correlation.asked(i, j);
-                }
-            }
-            if (!NearestCorrelation.isPossible(asked)) {
+            if (!NearestCorrelation.isPossible(correlation.asked())) {
                 found(
                         RangeFault.IMPOSSIBLE_MATRIX,
                         Plan.PROJECT,

@@ -1,13 +1,15 @@
 package app.tychon.server.edits;
 
+import app.tychon.server.plan.EstimateWords;
 import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 
 /**
- * What is to change in one activity, or a new one; what is absent stays, null takes away what can be absent.
+ * What is to change in one row, or a new activity; what is absent stays, null takes away what can be absent. Of a branch
+ * name, code and grade can change, of a cost line grade and estimate.
  *
- * @param id the activity's code; of a new one it may be empty, then it gets one
+ * @param id the row's code; of a new activity it may be empty, then it gets one
  * @param add true for a new activity
  * @param after where a new one goes: behind this activity, or first in this branch; else at the end of its branch
  * @param code another code for it
@@ -15,11 +17,11 @@ import jakarta.annotation.Nullable;
  * @param predecessors all of them as text, such as A10; A20FS+3d; empty for none
  * @param actualStart a date, or a date and time; of a date the calendar's first working hour is meant
  * @param actualFinish a date, or a date and time; of a date the calendar's last working hour is meant
- * @param grade of its own; null means that of its branch
+ * @param grade of its own; null means that of the branch above
  * @param estimate in the words of the project file
  * @param certain true takes the estimate away
  */
-record ActivityEdit(
+public record RowEdit(
         String id,
         @Nullable Boolean add,
         @Nullable String after,
@@ -40,19 +42,21 @@ record ActivityEdit(
         @Nullable Boolean certain) {
 
     /** A constraint as the project file writes it; of a date alone the calendar's working hour is meant. */
-    record ConstraintWords(String type, String date) {}
-
-    /** An estimate as the project file writes it; read leniently, so that every problem can be told by field. */
-    record EstimateWords(
-            String shape,
-            @Nullable Double value,
-            @Nullable Double low,
-            @Nullable Double likely,
-            @Nullable Double high,
-            @Nullable Double weight,
-            @Nullable String basis) {}
+    public record ConstraintWords(String type, String date) {}
 
     boolean isNew() {
         return Boolean.TRUE.equals(add);
+    }
+
+    /** What of it can change in a branch. */
+    BranchEdit ofBranch() {
+        return new BranchEdit(id, null, null, null, name, code, grade);
+    }
+
+    /** Grade and estimate of a row; each stays where it is null and goes where it is JSON's null. */
+    public static RowEdit spread(String id, @Nullable JsonNode grade, @Nullable JsonNode estimate) {
+        return new RowEdit(
+                id, null, null, null, null, null, null, null, null, null, null, null, null, null, grade, null, estimate,
+                null);
     }
 }

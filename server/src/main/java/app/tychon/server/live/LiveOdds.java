@@ -1,0 +1,140 @@
+package app.tychon.server.live;
+
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.RunMonitor;
+import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.live.LiveView.State;
+import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanStore;
+import jakarta.annotation.PreDestroy;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Keeps the odds of the projects people look at up to date: a short simulation after every edit, then a longer one while
+ * nothing happens. Of a burst of edits the newest counts; the others stop at once. One project after the other has its
+ * turn on one thread, so that live work takes no more than its share.
+ */
+@Service
+public class LiveOdds {
+    static final int FIRST = 1_000;
+    static final int REFINED = 5_000;
+    private static final int MOST_KEPT = 50;
+    private static final Logger LOG = LoggerFactory.getLogger(LiveOdds.class);
+
+    private final PlanStore plans;
+    private final ProjectEvents events;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "live-odds");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final Map<UUID, LiveView> known = new ConcurrentHashMap<>();
+    /** The newest revision that is wanted of each project. */
+    private final Map<UUID, Long> wanted = new ConcurrentHashMap<>();
+
+    LiveOdds(PlanStore plans, ProjectEvents events) {
+        this.plans = plans;
+        this.events = events;
+    }
+
+    /** What is known now; where that is not of the newest plan, the newest is begun. */
+    public LiveView now(UUID project) {
+        LoadedPlan plan = plans.find(project);
+        LiveView view = known.get(project);
+        if (view != null && view.revision() == plan.revision()) {
+            return view;
+        }
+        if (!Long.valueOf(plan.revision()).equals(wanted.get(project))) {
+            begin(project, plan);
+        }
+        return new LiveView(plan.revision(), State.UPDATING, view == null ? null : view.outlook(), null);
+    }
+
+    /** Only of projects that somebody has asked for; the others are worked out when they are. */
+    @TransactionalEventListener
+    void planChanged(PlanChanged change) {
+        if (wanted.containsKey(change.project())) {
+            begin(change.project(), change.plan());
+        }
+    }
+
+    private void begin(UUID project, LoadedPlan plan) {
+        if (wanted.size() >= MOST_KEPT) {
+            wanted.clear();
+            known.clear();
+        }
+        wanted.put(project, plan.revision());
+        worker.execute(() -> simulate(project, plan));
+    }
+
+    private void simulate(UUID project, LoadedPlan plan) {
+        if (isOld(project, plan)) {
+            return;
+        }
+        try {
+            CompiledPlan compiled = CompiledPlan.of(plan.plan());
+            tell(project, plan, State.LIVE, outlook(project, plan, compiled, FIRST));
+            worker.execute(() -> refine(project, plan, compiled));
+        } catch (CancellationException newer) {
+            LOG.debug("Live odds of {} gave way to a newer edit", project);
+        } catch (InvalidPlanException e) {
+            LiveView refused = new LiveView(
+                    plan.revision(), State.REFUSED, null, e.problems().get(0).message());
+            known.put(project, refused);
+            events.publish(project, "odds", refused);
+        } catch (RuntimeException e) {
+            LOG.error("Live odds of {} failed", project, e);
+        }
+    }
+
+    private void refine(UUID project, LoadedPlan plan, CompiledPlan compiled) {
+        try {
+            tell(project, plan, State.REFINED, outlook(project, plan, compiled, REFINED));
+        } catch (CancellationException newer) {
+            LOG.debug("Refining of {} gave way to a newer edit", project);
+        }
+    }
+
+    /** @throws CancellationException as soon as there is a newer plan */
+    private Outlook outlook(UUID project, LoadedPlan plan, CompiledPlan compiled, int iterations) {
+        RunMonitor untilNewer = new RunMonitor() {
+            @Override
+            public boolean stopRequested() {
+                return isOld(project, plan);
+            }
+        };
+        Outlook outlook = Outlook.of(compiled, iterations, untilNewer);
+        if (outlook.iterations() < iterations) {
+            throw new CancellationException("a newer plan is there");
+        }
+        return outlook;
+    }
+
+    private void tell(UUID project, LoadedPlan plan, State state, Outlook outlook) {
+        if (!isOld(project, plan)) {
+            LiveView view = new LiveView(plan.revision(), state, outlook, null);
+            known.put(project, view);
+            events.publish(project, "odds", view);
+        }
+    }
+
+    private boolean isOld(UUID project, LoadedPlan plan) {
+        return wanted.getOrDefault(project, 0L) > plan.revision();
+    }
+
+    @PreDestroy
+    void close() {
+        worker.shutdownNow();
+    }
+}

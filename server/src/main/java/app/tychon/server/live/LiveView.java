@@ -1,0 +1,29 @@
+package app.tychon.server.live;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import jakarta.annotation.Nullable;
+
+/**
+ * Live odds of a project, with what they are odds of.
+ *
+ * @param revision of the plan they are worked out from
+ * @param state updating, live, refined or refused; while updating, the outlook is of an older revision or absent
+ * @param outlook absent where there is none yet
+ * @param refusal why the plan cannot be simulated
+ */
+public record LiveView(long revision, State state, @Nullable Outlook outlook, @Nullable String refusal) {
+    public enum State {
+        /** Being worked out; nothing here is of the newest plan. */
+        @JsonProperty("updating")
+        UPDATING,
+        /** Of the newest plan, by a short simulation. */
+        @JsonProperty("live")
+        LIVE,
+        /** Of the newest plan, by a longer one. */
+        @JsonProperty("refined")
+        REFINED,
+        /** The plan cannot be simulated. */
+        @JsonProperty("refused")
+        REFUSED
+    }
+}

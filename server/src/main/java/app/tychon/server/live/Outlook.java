@@ -1,0 +1,113 @@
+package app.tychon.server.live;
+
+import app.tychon.core.analysis.DateSample;
+import app.tychon.core.analysis.KernelDensity;
+import app.tychon.core.analysis.Sample;
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.calendar.WorkingTimes;
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.Simulation;
+import jakarta.annotation.Nullable;
+import java.time.LocalDateTime;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleFunction;
+import java.util.stream.IntStream;
+
+/**
+ * Where a plan is heading, by a short simulation. All outlooks share their random numbers, so that what differs between
+ * two of the same length is what differs between their plans.
+ *
+ * @param finish of the project
+ * @param cost of the project; absent where the plan has no money
+ */
+public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable Heading<Double> cost) {
+    /** Always the same, so that an edit and its taking back end at the same odds. */
+    private static final long SEED = 4711;
+
+    private static final int THREADS = 2;
+    private static final int DENSITY_POINTS = 81;
+
+    /**
+     * Where one quantity is heading.
+     *
+     * @param <V> LocalDateTime or Double
+     * @param planChance 0 to 1, of the plan's value or less
+     * @param sd standard deviation: working days of the project's calendar, or money
+     * @param percentiles the values at 1, 2, … 99 %
+     * @param low where the density begins
+     * @param high where it ends
+     * @param density heights from 0 to 100 at even steps from low to high
+     */
+    public record Heading<V>(
+            V plan,
+            double planChance,
+            @Nullable V target,
+            @Nullable Double targetChance,
+            V mean,
+            double sd,
+            List<V> percentiles,
+            V low,
+            V high,
+            List<Integer> density) {}
+
+    /** @throws java.util.concurrent.CancellationException when the thread is interrupted or the monitor stops at once */
+    public static Outlook of(CompiledPlan plan, int iterations, RunMonitor monitor) {
+        RunSettings settings = new RunSettings(iterations, SEED, Sampling.LATIN, THREADS);
+        RunResult result = Simulation.run(plan, settings, monitor);
+        Plan inputs = plan.network().plan();
+        CalendarDefinition calendar = inputs.calendars().stream()
+                .filter(c -> c.id().equals(inputs.project().calendar()))
+                .findFirst()
+                .orElseThrow();
+        double day = calendar.hoursPerDay() * 60;
+        Heading<LocalDateTime> finish = heading(
+                DateSample.of(result.finish(), WorkingTimes.ofProject(inputs)),
+                result.planFinish(),
+                inputs.project().targets().finish().map(Instants::of),
+                Sample.of(result.duration()).standardDeviation() / day,
+                Instants::toCivil);
+        double[] totals = result.cost().totals();
+        boolean money = result.cost().planned() != 0 || Arrays.stream(totals).anyMatch(t -> t != 0);
+        Sample cost = Sample.of(totals);
+        return new Outlook(
+                result.iterations(),
+                finish,
+                money
+                        ? heading(
+                                cost,
+                                result.cost().planned(),
+                                inputs.project().targets().cost(),
+                                cost.standardDeviation(),
+                                value -> value)
+                        : null);
+    }
+
+    private static <V> Heading<V> heading(
+            Sample sample, double plan, Optional<Double> target, double sd, DoubleFunction<V> tell) {
+        KernelDensity density = KernelDensity.of(sample, DENSITY_POINTS);
+        double tallest = Arrays.stream(density.density()).max().orElse(0);
+        return new Heading<>(
+                tell.apply(plan),
+                sample.chance(plan),
+                target.map(tell::apply).orElse(null),
+                target.map(sample::chance).orElse(null),
+                tell.apply(sample.mean()),
+                sd,
+                IntStream.rangeClosed(1, 99)
+                        .mapToObj(p -> tell.apply(sample.percentile(p / 100.0)))
+                        .toList(),
+                tell.apply(density.low()),
+                tell.apply(density.low() + density.step() * (density.density().length - 1)),
+                Arrays.stream(density.density())
+                        .mapToObj(h -> tallest == 0 ? 0 : (int) Math.round(100 * h / tallest))
+                        .toList());
+    }
+}

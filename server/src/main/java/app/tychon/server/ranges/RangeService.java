@@ -1,0 +1,101 @@
+package app.tychon.server.ranges;
+
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.Basis;
+import app.tychon.core.model.CalendarDefinition;
+import app.tychon.core.model.CostLine;
+import app.tychon.core.model.Estimate;
+import app.tychon.core.model.EstimateRules;
+import app.tychon.core.model.EstimateRules.Subject;
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Problem;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.Variation;
+import app.tychon.core.uncertainty.EstimateSpread;
+import app.tychon.exchange.EstimateJson;
+import app.tychon.exchange.JsonCursor;
+import app.tychon.server.edits.Edits;
+import app.tychon.server.edits.RowEdit;
+import app.tychon.server.edits.RowEdits;
+import app.tychon.server.live.Outlook;
+import app.tychon.server.plan.PlanStore;
+import app.tychon.server.problems.NotFoundException;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** What ranges that are not kept yet would mean. */
+@Service
+class RangeService {
+    /** Enough to see a difference of days between two plans that share their random numbers. */
+    private static final int ITERATIONS = 1_000;
+
+    private final PlanStore plans;
+    private final Edits edits;
+
+    RangeService(PlanStore plans, Edits edits) {
+        this.plans = plans;
+        this.edits = edits;
+    }
+
+    /** @throws InvalidPlanException with the problem of every parameter, such as {@code /low} */
+    RangeLook look(UUID project, String row, JsonNode words) {
+        Plan plan = plans.find(project).plan();
+        Optional<Activity> activity =
+                plan.activities().stream().filter(a -> a.id().equals(row)).findFirst();
+        if (activity.isPresent()) {
+            Optional<Estimate> estimate = Optional.of(read(words, Subject.DURATION));
+            CalendarDefinition calendar = plan.calendars().stream()
+                    .filter(c -> c.id().equals(activity.get().calendar()))
+                    .findFirst()
+                    .orElseThrow();
+            return RangeLook.of(estimate, EstimateSpread.of(activity.get(), estimate, calendar));
+        }
+        CostLine line = plan.costs().stream()
+                .filter(c -> c.id().equals(row))
+                .findFirst()
+                .orElseThrow(
+                        () -> new NotFoundException("There is no activity or cost line \"" + row + "\" in this plan."));
+        Optional<Estimate> estimate = Optional.of(read(words, Subject.COST));
+        return RangeLook.of(estimate, EstimateSpread.of(line, estimate));
+    }
+
+    private static Estimate read(JsonNode words, Subject subject) {
+        List<Problem> problems = new ArrayList<>();
+        Estimate estimate =
+                EstimateJson.read(JsonCursor.at(words, problems), subject == Subject.COST ? Basis.MONEY : Basis.DAYS);
+        if (problems.isEmpty()) {
+            problems.addAll(EstimateRules.problems(estimate, subject));
+        }
+        if (!problems.isEmpty()) {
+            throw new InvalidPlanException(problems);
+        }
+        return estimate;
+    }
+
+    RangeEffect effect(UUID project, String row, JsonNode words) {
+        Plan after = edits.look(project, new RowEdits(List.of(RowEdit.spread(row, null, words))))
+                .plan();
+        return new RangeEffect(
+                outlook(CompiledPlan.of(plans.find(project).plan()), ITERATIONS),
+                outlook(CompiledPlan.of(after), ITERATIONS));
+    }
+
+    /** The odds with all that moves together, and as if everything moved alone. */
+    CorrelationEffect correlations(UUID project) {
+        CompiledPlan plan = CompiledPlan.of(plans.find(project).plan());
+        return CorrelationEffect.of(
+                plan,
+                outlook(plan, CorrelationEffect.ITERATIONS),
+                outlook(plan.with(Variation.CURRENT.withCorrelations(false)), CorrelationEffect.ITERATIONS));
+    }
+
+    private static Outlook outlook(CompiledPlan plan, int iterations) {
+        return Outlook.of(plan, iterations, RunMonitor.NONE);
+    }
+}
