@@ -1,7 +1,8 @@
-import { Box, Button, chakra, CloseButton, Dialog, Flex, Portal } from "@chakra-ui/react";
+import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import { useCalendars } from "../../shared/api/calendars";
 import type { CalendarWords, PlanView } from "../../shared/api/client";
+import { WideDialog } from "../../shared/ui/WideDialog";
 import { CalendarEditor } from "./CalendarEditor";
 import { plainCalendar } from "./calendarWords";
 
@@ -25,58 +26,43 @@ export function CalendarsDialog({ plan, onClose }: { plan: PlanView; onClose: ()
   };
 
   return (
-    <Dialog.Root open onOpenChange={(change) => !change.open && onClose()} size="cover">
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content bg="panel" color="ink" maxW="1180px" height="auto" my="auto">
-            <Dialog.Header py="3">
-              <Dialog.Title fontSize="17px">Calendars</Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body display="flex" gap="5" pb="4" overflow="hidden" minH="0">
-              <Flex direction="column" width="190px" flexShrink="0" gap="0.5">
-                {all.map((one) => (
-                  <Entry
-                    key={one.id}
-                    textAlign="left"
-                    px="2"
-                    py="1"
-                    aria-pressed={one.id === calendar?.id}
-                    bg={one.id === calendar?.id ? "actionTint" : undefined}
-                    fontWeight={one.id === calendar?.id ? 650 : 400}
-                    onClick={() => setChosen(one.id)}
-                  >
-                    {one.name}
-                    <Box fontSize="12px" color="softInk" fontWeight="400">
-                      {one.id === plan.project.calendar ? "the project's, " : ""}
-                      {users(one.id)} {users(one.id) === 1 ? "activity" : "activities"}
-                    </Box>
-                  </Entry>
-                ))}
-                <Button size="xs" variant="outline" mt="2" onClick={begin}>
-                  New calendar
-                </Button>
-              </Flex>
-              {calendar && (
-                <CalendarEditor
-                  key={`${calendar.id} ${plan.project.revision}`}
-                  plan={plan}
-                  kept={calendar}
-                  isNew={calendar.id === fresh?.id && !calendars.data?.some((one) => one.id === fresh.id)}
-                  removable={users(calendar.id) === 0 && calendar.id !== plan.project.calendar}
-                  onGone={() => {
-                    setFresh(undefined);
-                    setChosen(plan.project.calendar);
-                  }}
-                />
-              )}
-            </Dialog.Body>
-            <Dialog.CloseTrigger asChild>
-              <CloseButton size="sm" />
-            </Dialog.CloseTrigger>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <WideDialog title="Calendars" onClose={onClose}>
+      <Flex direction="column" width="190px" flexShrink="0" gap="0.5">
+        {all.map((one) => (
+          <Entry
+            key={one.id}
+            textAlign="left"
+            px="2"
+            py="1"
+            aria-pressed={one.id === calendar?.id}
+            bg={one.id === calendar?.id ? "actionTint" : undefined}
+            fontWeight={one.id === calendar?.id ? 650 : 400}
+            onClick={() => setChosen(one.id)}
+          >
+            {one.name}
+            <Box fontSize="12px" color="softInk" fontWeight="400">
+              {one.id === plan.project.calendar ? "the project's, " : ""}
+              {users(one.id)} {users(one.id) === 1 ? "activity" : "activities"}
+            </Box>
+          </Entry>
+        ))}
+        <Button size="xs" variant="outline" mt="2" onClick={begin}>
+          New calendar
+        </Button>
+      </Flex>
+      {calendar && (
+        <CalendarEditor
+          key={`${calendar.id} ${plan.project.revision}`}
+          plan={plan}
+          kept={calendar}
+          isNew={calendar.id === fresh?.id && !calendars.data?.some((one) => one.id === fresh.id)}
+          removable={users(calendar.id) === 0 && calendar.id !== plan.project.calendar}
+          onGone={() => {
+            setFresh(undefined);
+            setChosen(plan.project.calendar);
+          }}
+        />
+      )}
+    </WideDialog>
   );
 }

@@ -2,9 +2,15 @@ import { Box, Flex } from "@chakra-ui/react";
 import { PanelRight } from "lucide-react";
 import { useSearchParams } from "react-router";
 import { useCallback, useMemo, useState } from "react";
+import { CheckPanel } from "../../shared/check/CheckPanel";
+import { useCheck } from "../../shared/api/plan";
+import { CHECKS, checkSentence } from "./checkWords";
+import type { PlanView } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
 import { formatMoney } from "../../shared/format/numbers";
 import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
+import { FindBar } from "../../shared/grid/FindBar";
+import { sieveOf } from "../../shared/grid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import type { Row } from "../../shared/grid/rows";
 import { Choice } from "../../shared/ui/Choice";
@@ -16,11 +22,8 @@ import { RowSheet } from "../../shared/sheet/RowSheet";
 import { useSheetStore } from "../../shared/sheet/sheetStore";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { CalendarsDialog } from "./CalendarsDialog";
-import { CheckPanel } from "./CheckPanel";
 import { isShown, useColumnChoice } from "./columnChoice";
 import { ColumnMenu } from "./ColumnMenu";
-import { FindBar } from "./FindBar";
-import { sieveOf } from "./filters";
 import { LinkLines } from "./LinkLines";
 import { lastFinish } from "./mist";
 import { planColumns } from "./planColumns";
@@ -151,11 +154,25 @@ export function PlanStage() {
             onSheet={openSheet}
           />
         </Box>
-        {panel === "check" && <CheckPanel plan={plan} onClose={() => setPanel(undefined)} />}
+        {panel === "check" && <PlanCheck plan={plan} onClose={() => setPanel(undefined)} />}
         {panel === "settings" && <SettingsPanel plan={plan} onClose={() => setPanel(undefined)} />}
         {panel === undefined && <RowSheet plan={plan} />}
       </Flex>
       {panel === "calendars" && <CalendarsDialog plan={plan} onClose={() => setPanel(undefined)} />}
     </Box>
+  );
+}
+
+function PlanCheck({ plan, onClose }: { plan: PlanView; onClose: () => void }) {
+  return (
+    <CheckPanel
+      plan={plan}
+      label="Plan check"
+      title="Is the plan fit to be simulated?"
+      check={useCheck(plan.project.id, plan.project.revision)}
+      words={CHECKS}
+      sentence={(open, accepted) => `${checkSentence(open, accepted)} Loops are refused as they are typed.`}
+      onClose={onClose}
+    />
   );
 }

@@ -53,9 +53,8 @@ export function TimelineRow({ row, scale, calendars, simulated }: Props) {
           <title>{`${closure.name}, ${formatDay(closure.from)} to ${formatDay(closure.to)}`}</title>
         </rect>
       ))}
-      {row.kind === "branch" ? (
-        <BranchSpan row={row} scale={scale} />
-      ) : (
+      {row.kind === "branch" && <BranchSpan row={row} scale={scale} />}
+      {row.kind === "activity" && (
         <>
           {span && (
             <Mist

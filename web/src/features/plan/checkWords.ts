@@ -1,5 +1,7 @@
+import type { CheckWords } from "../../shared/check/CheckPanel";
+
 /** What each check of the plan is called, and why it matters to a simulation. */
-export const CHECKS: Record<string, { title: string; why: string }> = {
+export const CHECKS: CheckWords = {
   openStart: {
     title: "Nothing comes before",
     why: "In a simulation it starts on the first day whatever else is late, so its own delays seem harmless.",

@@ -1,6 +1,7 @@
 import { formatDay, formatShortDay } from "../../shared/format/dates";
 import { formatDays } from "../../shared/format/numbers";
 import { codeColumn, type Column, type Completion, daysColumn, nameColumn } from "../../shared/grid/columns";
+import type { Row } from "../../shared/grid/rows";
 import { drivesColumn } from "./drivesColumn";
 import type { ActivityView, PlanView, Span } from "../../shared/api/client";
 import { spareColumns } from "./spareColumns";
@@ -59,7 +60,7 @@ export function planColumns(plan: PlanView, simulated: ReadonlyMap<string, Span>
       width: 62,
       align: "right",
       text: (row) => {
-        const start = row.kind === "branch" ? row.branch.start : row.activity.start;
+        const start = datesOf(row).start;
         return start ? formatShortDay(start) : "";
       },
     },
@@ -69,7 +70,7 @@ export function planColumns(plan: PlanView, simulated: ReadonlyMap<string, Span>
       width: 92,
       align: "right",
       text: (row) => {
-        const finish = row.kind === "branch" ? row.branch.finish : row.activity.finish;
+        const finish = datesOf(row).finish;
         return finish ? formatDay(finish) : "";
       },
     },
@@ -80,11 +81,15 @@ export function planColumns(plan: PlanView, simulated: ReadonlyMap<string, Span>
       width: 50,
       align: "right",
       text: (row) => {
-        if (row.kind === "branch" || row.activity.kind === "hammock") return "";
+        if (row.kind !== "activity" || row.activity.kind === "hammock") return "";
         return formatDays(Math.round(row.activity.totalFloatDays * 2) / 2 + 0);
       },
     },
     ...(simulated.size > 0 ? [drivesColumn(simulated)] : []),
     ...spareColumns(plan),
   ];
+}
+
+function datesOf(row: Row): { start?: string; finish?: string } {
+  return row.kind === "branch" ? row.branch : row.kind === "activity" ? row.activity : {};
 }

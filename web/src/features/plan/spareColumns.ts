@@ -48,8 +48,11 @@ export function spareColumns(plan: PlanView): Column[] {
       edit: {
         start: (activity) => openedDuration(activity.remaining ?? ""),
         typed: (activity, text) => {
-          const remaining = text.trim() === "" ? (null as unknown as string) : typedDuration(text);
-          return { edit: { id: activity.id, remaining }, after: { ...activity, remaining } };
+          const remaining = text.trim() === "" ? null : typedDuration(text);
+          return {
+            edit: { id: activity.id, remaining },
+            after: { ...activity, remaining: remaining ?? undefined },
+          };
         },
       },
     },
@@ -71,7 +74,7 @@ export function spareColumns(plan: PlanView): Column[] {
       align: "right",
       spare: true,
       text: (row) =>
-        row.kind === "branch" ? "" : formatDays(Math.round(row.activity.freeFloatDays * 2) / 2 + 0),
+        row.kind !== "activity" ? "" : formatDays(Math.round(row.activity.freeFloatDays * 2) / 2 + 0),
     },
     {
       id: "lateFinish",
@@ -79,7 +82,7 @@ export function spareColumns(plan: PlanView): Column[] {
       width: 96,
       align: "right",
       spare: true,
-      text: (row) => (row.kind === "branch" ? "" : formatDay(row.activity.lateFinish)),
+      text: (row) => (row.kind !== "activity" ? "" : formatDay(row.activity.lateFinish)),
     },
     {
       id: "notes",
@@ -100,9 +103,10 @@ function dateColumn(id: "actualStart" | "actualFinish", title: string, hint: str
   const typed = (activity: ActivityView, text: string): Typed => {
     const given = typedDay(text);
     if ("refusal" in given) return given;
-    // Null takes the date away; the generated type knows only texts.
-    const edit = { id: activity.id, [id]: given.day as string };
-    return { edit, after: { ...activity, [id]: given.day ?? undefined } };
+    return {
+      edit: { id: activity.id, [id]: given.day },
+      after: { ...activity, [id]: given.day ?? undefined },
+    };
   };
   const shown = (activity: ActivityView) => {
     const date = activity[id];

@@ -1,8 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { RangeView } from "../../shared/api/client";
-import { formatChance, formatDays } from "../../shared/format/numbers";
+import { formatAmount, formatChance, formatDays } from "../../shared/format/numbers";
 import { ROW_HEIGHT } from "../../shared/grid/GridRow";
 import type { Row } from "../../shared/grid/rows";
+import { rangedOf } from "./rangeColumns";
 import { percentScale, TICKS } from "./percentScale";
 
 const Svg = chakra("svg");
@@ -15,7 +16,7 @@ export function RangeHeader({ width }: { width: number }) {
   return (
     <Box position="absolute" inset="0" fontSize="12px" color="softInk">
       <Box position="absolute" top="2px" left="3">
-        Percent of the planned duration
+        Percent of planned
       </Box>
       {TICKS.map((percent) => (
         <Box
@@ -56,15 +57,18 @@ export function RangeBackground({ width, height }: { width: number; height: numb
 /** One row's density: how wide and how lopsided the estimate is, against the planned value. */
 export function RangeDrawing({ row, width }: { row: Row; width: number }) {
   const x = percentScale(width);
-  const range = row.kind === "activity" ? row.activity.range : undefined;
+  const range = rangedOf(row)?.range;
   return (
     <Svg width={width} height={ROW_HEIGHT} display="block" aria-hidden="true">
-      {range && range.density.length > 0 && range.planned > 0 && <Density range={range} x={x} />}
+      {range && range.density.length > 0 && range.planned > 0 && (
+        <Density range={range} x={x} unit={row.kind === "cost" ? "" : " days"} />
+      )}
     </Svg>
   );
 }
 
-function Density({ range, x }: { range: RangeView; x: (percent: number) => number }) {
+function Density({ range, x, unit }: { range: RangeView; x: (percent: number) => number; unit: string }) {
+  const value = unit === "" ? formatAmount : formatDays;
   const percent = (days: number) => (100 * days) / range.planned;
   const point = (days: number, height: number) =>
     `${x(percent(days)).toFixed(1)} ${(BASE - (TALLEST * height) / 100).toFixed(1)}`;
@@ -88,7 +92,7 @@ function Density({ range, x }: { range: RangeView; x: (percent: number) => numbe
       />
       <path d={`M${mean} ${BASE}v-6`} stroke="var(--chakra-colors-ink)" strokeWidth="1.5" />
       <title>
-        {`${formatDays(range.low)} to ${formatDays(range.high)} days, ${formatDays(range.mean)} on average. The planned ${formatDays(range.planned)} days suffice with ${formatChance(range.plannedChance)} chance.`}
+        {`${value(range.low)} to ${value(range.high)}${unit}, ${value(range.mean)} on average. The planned ${value(range.planned)}${unit} suffice with ${formatChance(range.plannedChance)} chance.`}
       </title>
     </g>
   );

@@ -8,8 +8,26 @@ export type ActivityView = Schemas["ActivityView"];
 export type BranchView = Schemas["BranchView"];
 export type CalendarView = Schemas["CalendarView"];
 export type RangeView = Schemas["RangeView"];
-export type RowEdit = Schemas["RowEdit"];
+/** What is to change in a row; null takes away what can be absent. */
+export type RowEdit = {
+  [K in keyof Schemas["RowEdit"]]?: Schemas["RowEdit"][K] | null;
+} & { id: string };
 export type EstimateWords = Schemas["EstimateWords"];
+export type GradeView = Schemas["GradeView"];
+export type CostView = Schemas["CostView"];
+export type CorrelationView = Schemas["CorrelationView"];
+export type EvidenceView = Schemas["EvidenceView"];
+export type EvidenceLook = Schemas["EvidenceLook"];
+export type FitView = Schemas["FitView"];
+export type RangeLook = Schemas["RangeLook"];
+export type RangeEffect = Schemas["RangeEffect"];
+export type RangePreview = Schemas["RangePreview"];
+export type MatrixLook = Schemas["MatrixLook"];
+export type CorrelationEffect = Schemas["CorrelationEffect"];
+export type Outlook = Schemas["Outlook"];
+export type LiveView = Schemas["LiveView"];
+export type FinishHeading = Schemas["HeadingLocalDateTime"];
+export type CostHeading = Schemas["HeadingDouble"];
 export type EditResult = Schemas["EditResult"];
 export type BranchEdit = Schemas["BranchEdit"];
 export type RowMove = Schemas["RowMove"];

@@ -6,6 +6,7 @@ import {
   api,
   ApiError,
   type BranchEdit,
+  type CorrelationView,
   type EditResult,
   type EditView,
   type PlanView,
@@ -65,7 +66,7 @@ export function useEdits(project: string) {
   });
   return useMemo(
     () => ({
-      activities: (body: RowEdit[]) => mutateAsync({ path: "/activities", method: "PATCH", body }),
+      rows: (body: RowEdit[]) => mutateAsync({ path: "/rows", method: "PATCH", body }),
       branches: (body: BranchEdit[]) => mutateAsync({ path: "/branches", method: "PATCH", body }),
       move: (body: RowMove) => mutateAsync({ path: "/rows/move", method: "POST", body }),
       remove: (rows: string[]) => mutateAsync({ path: "/rows/remove", method: "POST", body: { rows } }),
@@ -73,6 +74,18 @@ export function useEdits(project: string) {
       calendar: (body: unknown) => mutateAsync({ path: "/calendars", method: "PUT", body }),
       removeCalendar: (id: string) =>
         mutateAsync({ path: `/calendars/${encodeURIComponent(id)}`, method: "DELETE" }),
+      grades: (body: unknown[]) => mutateAsync({ path: "/grades", method: "PUT", body }),
+      correlation: (body: CorrelationView) => mutateAsync({ path: "/correlations", method: "PUT", body }),
+      removeCorrelation: (id: string) =>
+        mutateAsync({ path: `/correlations/${encodeURIComponent(id)}`, method: "DELETE" }),
+      evidence: (body: unknown) => mutateAsync({ path: "/evidence", method: "POST", body }),
+      removeEvidence: (id: string) =>
+        mutateAsync({ path: `/evidence/${encodeURIComponent(id)}`, method: "DELETE" }),
+      rangeTable: (file: Blob) => {
+        const body = new FormData();
+        body.append("file", file);
+        return mutateAsync({ path: "/ranges/file", method: "POST", body });
+      },
       fix: (check: string, on: string[]) =>
         mutateAsync({ path: "/check/fix", method: "POST", body: { check, on } }),
       accept: (check: string, on: string[], reason?: string) =>
@@ -132,5 +145,9 @@ export function merged(plan: PlanView, result: EditResult): PlanView {
     branches: result.branches,
     activities,
     calendars: result.calendars ?? plan.calendars,
+    grades: result.grades ?? plan.grades,
+    costs: result.costs ?? plan.costs,
+    correlations: result.correlations ?? plan.correlations,
+    evidence: result.evidence ?? plan.evidence,
   };
 }

@@ -83,3 +83,6 @@ export function typedDay(text: string): { day: string | null } | { refusal: stri
     ? { refusal: `A date is needed, such as 3 May 2027, not “${text.trim()}”.` }
     : { day: toCivilText(day).slice(0, 10) };
 }
+
+/** Calendar days from one moment to another, to the nearest whole. */
+export const daysBetween = (from: string, to: string) => Math.round((civil(to) - civil(from)) / DAY_MS);

@@ -30,6 +30,11 @@ export function formatMoney(amount: number, currency: string, exact = false): st
   }).format(amount);
 }
 
+const figures = new Intl.NumberFormat(locale, { notation: "compact", maximumSignificantDigits: 3 });
+
+/** An amount where its currency is known: 84k, 4.4m. */
+export const formatAmount = (amount: number) => figures.format(amount).toLowerCase();
+
 /** With its sign: +113, −4. */
 export function formatSigned(value: number, format: (value: number) => string = formatWhole): string {
   const text = format(Math.abs(value));

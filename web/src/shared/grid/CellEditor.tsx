@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
+import type { Cell } from "./cells";
 import type { Column } from "./columns";
 import { CompletionList } from "./CompletionList";
 import type { Editing } from "./useGridEditing";
@@ -9,6 +10,7 @@ export type Leave = "stay" | "down" | "right" | "left" | "all";
 
 interface Props {
   column: Column;
+  cell: Cell;
   editing: Editing;
   /** Whether this text was typed over the old one, so that the caret stands behind it. */
   onCommit: (text: string, leave: Leave) => void;
@@ -30,13 +32,13 @@ const FIELD = {
 } as const;
 
 /** The open cell. Enter and Tab hand the text in, Esc takes it back; a refusal is told below and the text stays. */
-export function CellEditor({ column, editing, onCommit, onCancel }: Props) {
+export function CellEditor({ column, cell, editing, onCommit, onCancel }: Props) {
   const [text, setText] = useState(editing.text);
   const input = useRef<HTMLInputElement>(null);
   // Handing in and taking back remove the field, which blurs it: that must not hand in once more.
   const left = useRef(false);
-  const choices = column.edit?.choices;
-  const completions = (text !== editing.text && column.edit?.complete?.(text)) || [];
+  const choices = cell.choices;
+  const completions = (text !== editing.text && cell.complete?.(text)) || [];
   const [chosen, setChosen] = useState(-1);
   const complete = (index: number) => {
     const word = completions[index];

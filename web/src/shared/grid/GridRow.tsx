@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo, type ReactNode } from "react";
 import { CellEditor, type Leave } from "./CellEditor";
+import { cellOf } from "./cells";
 import type { Column } from "./columns";
 import type { Row } from "./rows";
 import type { Editing } from "./useGridEditing";
@@ -82,7 +83,7 @@ export const GridRow = memo(function GridRow(props: Props) {
             px="2"
             lineHeight={`${ROW_HEIGHT - 1}px`}
             textAlign={column.align}
-            color={column.id === "code" ? "softInk" : undefined}
+            color={column.id === "code" || row.kind === "cost" ? "softInk" : undefined}
             bg={
               selectedFrom !== undefined && selectedTo !== undefined && i >= selectedFrom && i <= selectedTo
                 ? "actionTint"
@@ -130,13 +131,7 @@ export const GridRow = memo(function GridRow(props: Props) {
               )}
             </Flex>
             {editing?.column === column.id && (
-              <CellEditor
-                key={editing.refusal}
-                column={column}
-                editing={editing}
-                onCommit={(text, leave) => void props.onCommit(row, column, text, leave)}
-                onCancel={props.onCancel}
-              />
+              <OpenCell {...props} key={editing.refusal} column={column} editing={editing} />
             )}
           </Box>
         ))}
@@ -154,3 +149,18 @@ export const GridRow = memo(function GridRow(props: Props) {
     </Flex>
   );
 });
+
+function OpenCell(props: Props & { column: Column; editing: Editing }) {
+  const { row, column, editing } = props;
+  const cell = cellOf(column, row);
+  if (!cell) return null;
+  return (
+    <CellEditor
+      column={column}
+      cell={cell}
+      editing={editing}
+      onCommit={(text, leave) => void props.onCommit(row, column, text, leave)}
+      onCancel={props.onCancel}
+    />
+  );
+}

@@ -5,6 +5,7 @@ import { useShallow } from "zustand/react/shallow";
 import type { PlanView } from "../api/client";
 import { blockOf, copyText } from "./block";
 import type { Leave } from "./CellEditor";
+import { cellOf } from "./cells";
 import type { Column } from "./columns";
 import { cellId, GridRow, ROW_HEIGHT } from "./GridRow";
 import { useGridStore, viewOf } from "./gridStore";
@@ -38,12 +39,16 @@ interface Props {
   drawing: Drawing;
   /** What is looked for; all rows where there is none. */
   sieve?: Sieve;
+  /** Whether cost lines are rows of their own. */
+  costs?: boolean;
+  /** What can be done to selected rows beside what every stage offers. */
+  onSelection?: (rows: string[]) => ReactNode;
   /** Opens the sheet of the active row, or closes it. */
   onSheet?: () => void;
 }
 
 /** The plan's rows: columns that can be edited on the left, a drawing on the right. */
-export function PlanGrid({ plan, label, columns, drawing, sieve, onSheet }: Props) {
+export function PlanGrid({ plan, label, columns, drawing, sieve, costs, onSelection, onSheet }: Props) {
   const project = plan.project.id;
   const scroller = useRef<HTMLDivElement>(null);
   const { closed, active, anchor, picked } = useGridStore(
@@ -53,7 +58,7 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, onSheet }: Prop
     }),
   );
   const { toggle, select, pick, scrolled } = useGridStore.getState();
-  const rows = useMemo(() => visibleRows(plan, closed, sieve), [plan, closed, sieve]);
+  const rows = useMemo(() => visibleRows(plan, closed, { sieve, costs }), [plan, closed, sieve, costs]);
   const editing = useGridEditing(project);
   const width = useWidth(scroller);
   const height = useHeight(scroller);
@@ -106,9 +111,7 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, onSheet }: Prop
   const fillAll = async (column: Column, text: string) => {
     const chosen = new Set(actions.selected());
     const edits = rows.flatMap((row) => {
-      if (row.kind !== "activity" || !chosen.has(row.id)) return [];
-      const typed =
-        column.edit?.start(row.activity) === undefined ? undefined : column.edit.typed(row.activity, text);
+      const typed = chosen.has(row.id) ? cellOf(column, row)?.typed(text) : undefined;
       return typed && "edit" in typed ? [typed.edit] : [];
     });
     editing.cancel();
@@ -268,7 +271,7 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, onSheet }: Prop
           </Box>
         </Box>
       </Box>
-      <SelectionBar plan={plan} actions={actions} editing={editing} onDone={focus} />
+      <SelectionBar plan={plan} actions={actions} editing={editing} more={onSelection} onDone={focus} />
     </Box>
   );
 }

@@ -1,27 +1,45 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
+import type { ReactNode } from "react";
 import type { PlanView } from "../api/client";
 import type { RowActions } from "./useRowActions";
 import type { useGridEditing } from "./useGridEditing";
 
 const Button = chakra("button");
 const Select = chakra("select");
+const INHERITED = "?";
 
 interface Props {
   plan: PlanView;
   actions: RowActions;
   editing: ReturnType<typeof useGridEditing>;
+  /** What else the stage offers for the selected rows. */
+  more?: (rows: string[]) => ReactNode;
   /** Gives the keyboard back to the grid. */
   onDone: () => void;
 }
 
 /** At the foot of the grid: what was refused, and what can be done to many selected rows at once. */
-export function SelectionBar({ plan, actions, editing, onDone }: Props) {
+export function SelectionBar({ plan, actions, editing, more, onDone }: Props) {
   const selected = actions.selected();
   const activities = selected.filter((id) => plan.activities.some((activity) => activity.id === id));
   if (!editing.refusal && selected.length < 2) return null;
   const does = (action: () => unknown) => () => {
     action();
     onDone();
+  };
+  /** Grades of whatever can have one; a range of their own goes. */
+  const grade = (id: string) => {
+    const timeless = new Set(plan.activities.filter((one) => one.kind !== "task").map((one) => one.id));
+    const branches = new Set(plan.branches.map((branch) => branch.id));
+    return editing.sendBlock(
+      selected
+        .filter((row) => !timeless.has(row))
+        .map((row) => ({
+          id: row,
+          grade: id === INHERITED ? null : id,
+          ...(!branches.has(row) && { estimate: null }),
+        })),
+    );
   };
   const set = (calendar: string) => editing.sendBlock(activities.map((id) => ({ id, calendar })));
   return (
@@ -51,6 +69,25 @@ export function SelectionBar({ plan, actions, editing, onDone }: Props) {
       ) : (
         <>
           <Box color="softInk">{selected.length} rows selected</Box>
+          {plan.grades.length > 0 && (
+            <Select
+              aria-label="Grade of the selected rows"
+              bg="panel"
+              borderWidth="1px"
+              borderColor="line"
+              maxW="10rem"
+              value=""
+              onChange={(event) => does(() => grade(event.target.value))()}
+            >
+              <option value="">Grade…</option>
+              <option value={INHERITED}>as inherited</option>
+              {plan.grades.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.name}
+                </option>
+              ))}
+            </Select>
+          )}
           {activities.length > 0 && (
             <Select
               aria-label="Calendar of the selected activities"
@@ -69,6 +106,7 @@ export function SelectionBar({ plan, actions, editing, onDone }: Props) {
               ))}
             </Select>
           )}
+          {more?.(selected)}
           <Button color="action" title="Alt ←" onClick={does(() => actions.move("out"))}>
             Outdent
           </Button>

@@ -1,4 +1,5 @@
 import type { RowEdit } from "../api/client";
+import { cellOf } from "./cells";
 import type { Column } from "./columns";
 import type { Place } from "./gridStore";
 import type { Row } from "./rows";
@@ -35,9 +36,7 @@ export function copyText(rows: Row[], columns: Column[], block: Block): string {
     .map((row) =>
       columns
         .slice(block.left, block.right + 1)
-        .map((column) =>
-          row.kind === "activity" ? (column.edit?.start(row.activity) ?? column.text(row)) : column.text(row),
-        )
+        .map((column) => cellOf(column, row)?.start ?? column.text(row))
         .join("\t"),
     )
     .join("\n");
@@ -46,7 +45,7 @@ export function copyText(rows: Row[], columns: Column[], block: Block): string {
 export type Fill = (row: number, column: number) => string | undefined;
 
 /**
- * The edits that fill cells of a block with texts: one an activity, all its cells together. Cells that cannot be edited
+ * The edits that fill cells of a block with texts: one a row, all its cells together. Cells that cannot be edited
  * are passed over; the first text that is no value refuses the whole.
  */
 export function fillEdits(
@@ -57,20 +56,17 @@ export function fillEdits(
 ): RowEdit[] | { refusal: string } {
   const edits: RowEdit[] = [];
   for (let r = block.top; r <= Math.min(block.bottom, rows.length - 1); r++) {
-    const row = rows[r];
-    if (row?.kind !== "activity") continue;
-    let activity = row.activity;
+    let row = rows[r];
     let edit: RowEdit | undefined;
-    for (let c = block.left; c <= Math.min(block.right, columns.length - 1); c++) {
+    for (let c = block.left; row && c <= Math.min(block.right, columns.length - 1); c++) {
       const column = columns[c];
+      const cell = column && cellOf(column, row);
       const text = fill(r - block.top, c - block.left);
-      if (!column?.edit || text === undefined || column.edit.start(activity) === undefined) continue;
-      const typed =
-        text === "" && column.edit.cleared
-          ? column.edit.cleared(activity)
-          : column.edit.typed(activity, text);
+      // Names and codes of branches are not filled; what is chosen, such as a grade, is.
+      if (!cell || text === undefined || (row.kind === "branch" && !cell.choices)) continue;
+      const typed = text === "" && cell.cleared ? cell.cleared() : cell.typed(text);
       if ("refusal" in typed) return { refusal: `${row.id}, ${column.title}: ${typed.refusal}` };
-      activity = typed.after;
+      row = typed.after;
       edit = { ...edit, ...typed.edit };
     }
     if (edit) edits.push(edit);

@@ -1,15 +1,32 @@
 import type { ReactNode } from "react";
-import type { RowEdit, ActivityView, BranchEdit, BranchView } from "../api/client";
+import type { ActivityView, BranchView, CostView, RowEdit } from "../api/client";
 import { formatDays, parseNumber } from "../format/numbers";
-import type { Row } from "./rows";
+import { type Row, subjectOf } from "./rows";
 
-/** What typing into a cell comes to: an edit to send, or the reason why it is refused. */
-export type Typed = { edit: RowEdit; after: ActivityView } | { refusal: string };
+/** What typing into a cell comes to: an edit to send with the row as it would be, or the reason why it is refused. */
+export type Typed<T = ActivityView> = { edit: RowEdit; after: T } | { refusal: string };
 
 /** Something that can be put in the place of the last word of a cell. */
 export interface Completion {
   value: string;
   label: string;
+}
+
+export type Choices = readonly { value: string; label: string }[];
+
+/** How the cell of one kind of row is edited. */
+export interface CellEdit<T> {
+  /** The text an edit starts from; undefined where the cell cannot be edited. */
+  start: (one: T) => string | undefined;
+  /** Where one of a few words is chosen. */
+  choices?: Choices | ((one: T) => Choices);
+  typed: (one: T, text: string) => Typed<T>;
+  /** What emptying the cell comes to. */
+  cleared?: (one: T) => Typed<T>;
+  /** What the text so far may go on as. */
+  complete?: (text: string) => Completion[];
+  /** One step along an order that the choices have, with + and −. */
+  step?: (one: T, by: 1 | -1) => Typed<T> | undefined;
 }
 
 export interface Column {
@@ -24,20 +41,9 @@ export interface Column {
   /** What the cell says; also what is copied. */
   text: (row: Row) => string;
   render?: (row: Row) => ReactNode;
-  edit?: {
-    /** The text an edit starts from; undefined where the cell cannot be edited. */
-    start: (activity: ActivityView) => string | undefined;
-    /** Where one of a few words is chosen. */
-    choices?: readonly { value: string; label: string }[];
-    typed: (activity: ActivityView, text: string) => Typed;
-    cleared?: (activity: ActivityView) => Typed;
-    /** What the text so far may go on as. */
-    complete?: (text: string) => Completion[];
-  };
-  editBranch?: {
-    start: (branch: BranchView) => string;
-    typed: (branch: BranchView, text: string) => BranchEdit;
-  };
+  edit?: CellEdit<ActivityView>;
+  editBranch?: CellEdit<BranchView>;
+  editCost?: CellEdit<CostView>;
   /** The part of a new activity that a pasted text gives. */
   editNew?: (text: string) => Partial<RowEdit> | { refusal: string };
 }
@@ -58,7 +64,10 @@ export const codeColumn: Column = {
   },
   editBranch: {
     start: (branch) => branch.code,
-    typed: (branch, text) => ({ id: branch.id, code: text.trim() }),
+    typed: (branch, text) => ({
+      edit: { id: branch.id, code: text.trim() },
+      after: { ...branch, code: text.trim() },
+    }),
   },
   editNew: (text) => ({ id: text }),
 };
@@ -68,7 +77,7 @@ export function nameColumn(width: number): Column {
     id: "name",
     title: "Activity",
     width,
-    text: (row) => (row.kind === "branch" ? row.branch.name : row.activity.name),
+    text: (row) => subjectOf(row).name,
     edit: {
       start: (activity) => activity.name,
       typed: (activity, text) => ({
@@ -78,7 +87,10 @@ export function nameColumn(width: number): Column {
     },
     editBranch: {
       start: (branch) => branch.name,
-      typed: (branch, text) => ({ id: branch.id, name: text.trim() }),
+      typed: (branch, text) => ({
+        edit: { id: branch.id, name: text.trim() },
+        after: { ...branch, name: text.trim() },
+      }),
     },
     editNew: (text) => ({ name: text }),
   };
@@ -101,7 +113,9 @@ export const daysColumn: Column = {
   width: 56,
   align: "right",
   text: (row) =>
-    row.kind === "branch" || row.activity.kind === "milestone" ? "" : formatDays(row.activity.range.planned),
+    row.kind !== "activity" || row.activity.kind === "milestone"
+      ? ""
+      : formatDays(row.activity.range.planned),
   edit: {
     start: (activity) => (activity.kind === "hammock" ? undefined : openedDuration(activity.duration)),
     typed: (activity, text) => {

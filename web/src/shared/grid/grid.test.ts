@@ -1,8 +1,10 @@
 import { describe, expect, it } from "vitest";
 import type { ActivityView, PlanView } from "../api/client";
-import { RANGE_COLUMNS } from "../../features/ranges/rangeColumns";
+import { rangeColumns } from "../../features/ranges/rangeColumns";
 import { blockOf, copyText, fillEdits, parseBlock } from "./block";
 import { type Row, visibleRows } from "./rows";
+
+const COLUMNS = rangeColumns([], "units");
 
 function activity(id: string, wbs: string): ActivityView {
   return {
@@ -56,19 +58,19 @@ describe("the rows of a plan", () => {
 });
 
 describe("a block of cells", () => {
-  const block = blockOf(rows, RANGE_COLUMNS, place("B", "high"), place("A", "low"));
+  const block = blockOf(rows, COLUMNS, place("B", "high"), place("A", "low"));
 
   it("spans from one corner to the other, whichever came first", () => {
-    expect(block).toEqual({ top: 1, bottom: 3, left: 4, right: 6 });
+    expect(block).toEqual({ top: 1, bottom: 3, left: 5, right: 7 });
   });
 
   it("is copied as a spreadsheet would", () => {
-    expect(block && copyText(rows, RANGE_COLUMNS, block)).toBe("8\t10\t15\n\t\t\n8\t10\t15");
+    expect(block && copyText(rows, COLUMNS, block)).toBe("8\t10\t15\n\t\t\n8\t10\t15");
   });
 
   it("is filled with one edit an activity, branches passed over", () => {
     const cells = parseBlock("7\t9\t20\r\nignored\n6\t8\t30\n");
-    const edits = block && fillEdits(rows, RANGE_COLUMNS, block, (r, c) => cells[r]?.[c]);
+    const edits = block && fillEdits(rows, COLUMNS, block, (r, c) => cells[r]?.[c]);
     expect(edits).toEqual([
       { id: "A", estimate: { shape: "triangular", low: 7, likely: 9, high: 20, basis: "days" } },
       { id: "B", estimate: { shape: "triangular", low: 6, likely: 8, high: 30, basis: "days" } },
@@ -76,7 +78,7 @@ describe("a block of cells", () => {
   });
 
   it("is refused as a whole when one text is no number", () => {
-    const edits = block && fillEdits(rows, RANGE_COLUMNS, block, () => "x");
-    expect(edits).toEqual({ refusal: "A, Low: A number of days is needed, not “x”." });
+    const edits = block && fillEdits(rows, COLUMNS, block, () => "x");
+    expect(edits).toEqual({ refusal: "A, Low: A number is needed, days, not “x”." });
   });
 });

@@ -47,11 +47,11 @@ describe("rows that are looked for", () => {
 
   it("stand under the branches above them, closed or not", () => {
     const sieve = { activity: (activity: { name: string }) => activity.name.includes("road") };
-    expect(ids(visibleRows(plan, new Set(["1", "1.1"]), sieve))).toEqual(["1", "1.1", "D"]);
+    expect(ids(visibleRows(plan, new Set(["1", "1.1"]), { sieve }))).toEqual(["1", "1.1", "D"]);
   });
 
   it("are all of a branch that is meant itself", () => {
     const sieve = { activity: () => false, branch: (branch: { name: string }) => branch.name === "Site" };
-    expect(ids(visibleRows(plan, new Set(), sieve))).toEqual(["1", "A", "B", "C", "1.1", "D"]);
+    expect(ids(visibleRows(plan, new Set(), { sieve }))).toEqual(["1", "A", "B", "C", "1.1", "D"]);
   });
 });

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { type RowEdit, ApiError, type EditResult } from "../api/client";
 import { refusalOf, useEdits } from "../api/edits";
+import { cellOf } from "./cells";
 import type { Column } from "./columns";
 import type { Place } from "./gridStore";
 import type { Row } from "./rows";
@@ -18,21 +19,16 @@ export function useGridEditing(project: string) {
 
   const start = (row: Row, column: Column, typed?: string) => {
     setRefusal(undefined);
-    const text =
-      row.kind === "activity" ? column.edit?.start(row.activity) : column.editBranch?.start(row.branch);
+    const text = cellOf(column, row)?.start;
     if (text !== undefined) setEditing({ row: row.id, column: column.id, text: typed ?? text });
   };
 
   const request = async (row: Row, column: Column, text: string): Promise<string | undefined> => {
     try {
-      if (row.kind === "branch") {
-        if (column.editBranch) await edits.branches([column.editBranch.typed(row.branch, text)]);
-        return undefined;
-      }
-      const typed = column.edit?.typed(row.activity, text);
+      const typed = cellOf(column, row)?.typed(text);
       if (!typed) return undefined;
       if ("refusal" in typed) return typed.refusal;
-      await edits.activities([typed.edit]);
+      await edits.rows([typed.edit]);
       return undefined;
     } catch (error) {
       return refusalOf(error);
@@ -41,9 +37,7 @@ export function useGridEditing(project: string) {
 
   /** Sends the text of the open cell; tells whether it was accepted. */
   const commit = async (row: Row, column: Column, text: string): Promise<boolean> => {
-    const before =
-      row.kind === "activity" ? column.edit?.start(row.activity) : column.editBranch?.start(row.branch);
-    if (text === before) {
+    if (text === cellOf(column, row)?.start) {
       setEditing(undefined);
       return true;
     }
@@ -73,7 +67,7 @@ export function useGridEditing(project: string) {
     }
     if (block.length === 0) return true;
     try {
-      await edits.activities(block);
+      await edits.rows(block);
       setRefusal(undefined);
       return true;
     } catch (error) {

@@ -1,5 +1,6 @@
 import type { KeyboardEvent } from "react";
 import { type Block, type Fill, fillEdits } from "./block";
+import { cellOf } from "./cells";
 import type { Column } from "./columns";
 import type { Place } from "./gridStore";
 import type { Row } from "./rows";
@@ -20,6 +21,7 @@ interface Grid {
   editing: ReturnType<typeof useGridEditing>;
 }
 
+const STEPS: Record<string, 1 | -1> = { "+": 1, "-": -1 };
 const ALT_ARROWS = { ArrowUp: "up", ArrowDown: "down", ArrowLeft: "out", ArrowRight: "in" } as const;
 
 /** The keys of the grid while no cell is open; those of an open cell are its own. */
@@ -39,8 +41,28 @@ export function useGridKeys(grid: Grid) {
   };
   const fillDown = () => {
     const source = block && rows[block.top];
-    if (source?.kind !== "activity") return;
-    fill((_, offset) => columns[(block?.left ?? 0) + offset]?.edit?.start(source.activity));
+    if (!source) return;
+    fill((_, offset) => {
+      const one = columns[(block?.left ?? 0) + offset];
+      return one && cellOf(one, source)?.start;
+    });
+  };
+
+  const clear = () =>
+    fill((down, across) => {
+      const one = columns[(block?.left ?? 0) + across];
+      const at = rows[(block?.top ?? 0) + down];
+      return one && at && cellOf(one, at)?.cleared ? "" : undefined;
+    });
+  /** Takes all selected rows one step along what the column chooses from. */
+  const along = (by: 1 | -1) => {
+    if (!column) return;
+    const chosen = new Set(actions.selected());
+    const edits = rows.flatMap((one) => {
+      const stepped = chosen.has(one.id) ? cellOf(column, one)?.step?.(by) : undefined;
+      return stepped && "edit" in stepped ? [stepped.edit] : [];
+    });
+    void editing.sendBlock(edits);
   };
 
   const withControl = (event: KeyboardEvent) => {
@@ -102,16 +124,21 @@ export function useGridKeys(grid: Grid) {
       case "Delete":
       case "Backspace":
         event.preventDefault();
-        return fill((_, offset) => (columns[(block?.left ?? 0) + offset]?.edit?.cleared ? "" : undefined));
+        return clear();
     }
     if (!row || !column) return;
+    const cell = cellOf(column, row);
     if (event.key === "Enter" || event.key === "F2") {
       event.preventDefault();
-      if (row.kind === "branch" && (event.key === "Enter" || !column.editBranch)) grid.toggle(row);
+      const opens = event.key === "F2" ? cell : cell?.choices;
+      if (row.kind === "branch" && !opens) grid.toggle(row);
       else editing.start(row, column);
+    } else if (cell?.step && STEPS[event.key]) {
+      event.preventDefault();
+      along(STEPS[event.key] ?? 1);
     } else if (event.key.length === 1 && event.key !== "?" && event.key !== "/") {
       event.preventDefault();
-      editing.start(row, column, column.edit?.choices ? undefined : event.key);
+      editing.start(row, column, cell?.choices ? undefined : event.key);
     }
   };
 }

@@ -38,6 +38,9 @@ export function useRowActions(grid: Grid) {
         ? rows.slice(block.top, block.bottom + 1).map((one) => one.id)
         : [];
 
+  /** Of those selected, the rows of the outline: cost lines stand where what they are on stands. */
+  const outlined = () => selected().filter((id) => rows.find((one) => one.id === id)?.kind !== "cost");
+
   const goTo = (result: EditResult | undefined, known: ReadonlySet<string>) => {
     const fresh = result?.order?.find((id) => !known.has(id));
     if (fresh) useGridStore.getState().select(project, { row: fresh, column: "name" });
@@ -46,11 +49,11 @@ export function useRowActions(grid: Grid) {
   const add = async () => {
     const known = new Set(plan.activities.map((activity) => activity.id));
     const edit: RowEdit = { id: "", add: true, after: row?.id ?? plan.branches.at(-1)?.id };
-    goTo(await editing.attempt(() => editing.edits.activities([edit])), known);
+    goTo(await editing.attempt(() => editing.edits.rows([edit])), known);
   };
 
   const addBranch = async () => {
-    const branch = row?.kind === "branch" ? row.id : row?.activity.wbs;
+    const branch = row?.kind === "activity" ? row.activity.wbs : row?.id;
     const known = new Set(plan.branches.map((one) => one.id));
     const result = await editing.attempt(() =>
       editing.edits.branches([{ id: "", add: true, after: branch, name: "New branch" }]),
@@ -60,7 +63,7 @@ export function useRowActions(grid: Grid) {
   };
 
   const remove = async () => {
-    const gone = selected();
+    const gone = outlined();
     if (gone.length === 0) return;
     const last = rows.findIndex((one) => one.id === gone.at(-1));
     const next = rows[last + 1] ?? rows[rows.findIndex((one) => one.id === gone[0]) - 1];
@@ -75,7 +78,7 @@ export function useRowActions(grid: Grid) {
   };
 
   const move = async (direction: Direction) => {
-    const moving = selected();
+    const moving = outlined();
     const to = moveOf(plan, moving, direction);
     if (to) await editing.attempt(() => editing.edits.move(to));
     else if (moving.length > 0) notify(NOT_THERE[direction]);

@@ -5,6 +5,8 @@ import { formatDay } from "../format/dates";
 import { formatDays } from "../format/numbers";
 import { openedDuration, typedDuration } from "../grid/columns";
 import { useGridStore } from "../grid/gridStore";
+import { canBeUncertain } from "../range/estimates";
+import { RangeEditor } from "../range/RangeEditor";
 import { ChoiceField, TextField } from "../ui/Field";
 import { SidePanel } from "../ui/SidePanel";
 import { LinkList } from "./LinkList";
@@ -17,11 +19,12 @@ import { typedDay } from "../format/dates";
 interface Props {
   plan: PlanView;
   activity: ActivityView;
+  rangeFirst?: boolean;
   onClose: () => void;
 }
 
 /** Everything about an activity, to be read and changed. */
-export function ActivitySheetPanel({ plan, activity, onClose }: Props) {
+export function ActivitySheetPanel({ plan, activity, rangeFirst, onClose }: Props) {
   const handIn = useActivityHandIn(plan.project.id, activity.id);
   const sheet = useActivitySheet(plan.project.id, activity.id, plan.project.revision);
   const calendars = plan.calendars.map((calendar) => ({ value: calendar.id, label: calendar.name }));
@@ -31,11 +34,17 @@ export function ActivitySheetPanel({ plan, activity, onClose }: Props) {
     if (!refused) useGridStore.getState().select(plan.project.id, { row: code.trim(), column: "name" });
     return refused;
   };
+  const range = canBeUncertain(activity) && (
+    <SheetPart title="Range">
+      <RangeEditor plan={plan} one={activity} />
+    </SheetPart>
+  );
   return (
     <SidePanel label="Sheet" title={activity.name} onClose={onClose}>
       <Box mb="3" color="softInk">
         {sentence(activity)}
       </Box>
+      {rangeFirst && range}
       <TextField label="Name" value={activity.name} onHandIn={(name) => handIn({ name })} />
       <TextField label="Code" value={activity.id} onHandIn={recode} />
       <ChoiceField label="Kind" value={activity.kind} choices={KINDS} onHandIn={(kind) => handIn({ kind })} />
@@ -76,6 +85,7 @@ export function ActivitySheetPanel({ plan, activity, onClose }: Props) {
           }}
         />
       )}
+      {!rangeFirst && range}
       <SheetPart title="Comes after">
         <LinkList
           plan={plan}

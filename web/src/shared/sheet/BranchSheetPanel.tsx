@@ -1,9 +1,9 @@
 import { Box } from "@chakra-ui/react";
-import type { BranchView, PlanView } from "../api/client";
+import type { BranchView, PlanView, RowEdit } from "../api/client";
 import { useEdits } from "../api/edits";
 import { formatDay } from "../format/dates";
 import { formatWhole } from "../format/numbers";
-import { TextField } from "../ui/Field";
+import { ChoiceField, TextField } from "../ui/Field";
 import { SidePanel } from "../ui/SidePanel";
 import { handedIn } from "./useHandIn";
 
@@ -16,8 +16,7 @@ interface Props {
 /** Everything about a branch, to be read and changed. */
 export function BranchSheetPanel({ plan, branch, onClose }: Props) {
   const edits = useEdits(plan.project.id);
-  const change = (fields: { name?: string; code?: string }) =>
-    handedIn(() => edits.branches([{ id: branch.id, ...fields }]));
+  const change = (fields: Omit<RowEdit, "id">) => handedIn(() => edits.rows([{ id: branch.id, ...fields }]));
   const own = plan.activities.filter((activity) => activity.wbs === branch.id).length;
   return (
     <SidePanel label="Sheet" title={branch.name} onClose={onClose}>
@@ -32,6 +31,16 @@ export function BranchSheetPanel({ plan, branch, onClose }: Props) {
         hint="Counted anew when branches move, where the plan counts 1, 1.1, 1.2"
         value={branch.code}
         onHandIn={(code) => change({ code })}
+      />
+      <ChoiceField
+        label="Grade"
+        hint="Holds for everything beneath that has none of its own"
+        value={branch.grade ?? ""}
+        choices={[
+          { value: "", label: branch.inherited ? "as the branch above" : "none" },
+          ...plan.grades.map((grade) => ({ value: grade.id, label: grade.name })),
+        ]}
+        onHandIn={(grade) => change({ grade: grade === "" ? null : grade })}
       />
     </SidePanel>
   );

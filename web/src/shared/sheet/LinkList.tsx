@@ -29,7 +29,7 @@ export function LinkList({ plan, activity, side, links }: Props) {
   /** Sends the links into an activity as they shall be. */
   const send = async (into: string, from: { from: string; type: string; lag: string }[]) => {
     const refused = await handedIn(() =>
-      edits.activities([{ id: into, predecessors: from.map(linkText).join("; ") }]),
+      edits.rows([{ id: into, predecessors: from.map(linkText).join("; ") }]),
     );
     setRefusal(refused);
     return refused;

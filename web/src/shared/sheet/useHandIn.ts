@@ -14,6 +14,5 @@ export async function handedIn(change: () => Promise<EditResult>): Promise<strin
 /** The way to change one activity field by field; null takes away what can be absent. */
 export function useActivityHandIn(project: string, id: string) {
   const edits = useEdits(project);
-  return (fields: { [K in keyof RowEdit]?: RowEdit[K] | null }) =>
-    handedIn(() => edits.activities([{ ...(fields as RowEdit), id }]));
+  return (fields: Omit<RowEdit, "id">) => handedIn(() => edits.rows([{ ...fields, id }]));
 }

@@ -25,6 +25,7 @@ interface Common {
   label: string;
   value: string;
   hint?: string;
+  name?: string;
   onHandIn: HandIn;
 }
 
@@ -33,6 +34,7 @@ export function TextField({
   label,
   value,
   hint,
+  name,
   onHandIn,
   lines = 1,
   disabled,
@@ -55,6 +57,7 @@ export function TextField({
   const common = {
     ...LOOK,
     id,
+    name,
     disabled,
     value: typed ?? value,
     "aria-invalid": refusal ? true : undefined,

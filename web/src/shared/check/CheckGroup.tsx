@@ -1,11 +1,11 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
-import type { FindingView, PlanView } from "../../shared/api/client";
-import { useEdits } from "../../shared/api/edits";
-import { formatWhole } from "../../shared/format/numbers";
-import { useGridStore } from "../../shared/grid/gridStore";
-import { handedIn } from "../../shared/sheet/useHandIn";
-import { CHECKS } from "./checkWords";
+import type { FindingView, PlanView } from "../api/client";
+import { useEdits } from "../api/edits";
+import { formatWhole } from "../format/numbers";
+import { useGridStore } from "../grid/gridStore";
+import { handedIn } from "../sheet/useHandIn";
+import type { CheckWords } from "./CheckPanel";
 
 const Button = chakra("button");
 const Input = chakra("input");
@@ -14,16 +14,17 @@ const MOST = 12;
 interface Props {
   plan: PlanView;
   word: string;
+  words: CheckWords;
   findings: FindingView[];
 }
 
 /** The findings of one check: why it matters, where they are, and what can be done. */
-export function CheckGroup({ plan, word, findings }: Props) {
+export function CheckGroup({ plan, word, words, findings }: Props) {
   const edits = useEdits(plan.project.id);
   const [reason, setReason] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const project = plan.project.id;
-  const { title = word, why = "" } = CHECKS[word] ?? {};
+  const { title = word, why = "" } = words[word] ?? {};
   const open = findings.filter((finding) => !finding.accepted);
   const accepted = findings.filter((finding) => finding.accepted);
   const fixable = open.filter((finding) => finding.fixable).map((finding) => finding.on);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { ActivityView, PlanView } from "../../shared/api/client";
+import type { ActivityView, PlanView } from "../api/client";
 import { FILTERS, sieveOf } from "./filters";
 
 const activity = (id: string, more: object = {}) =>

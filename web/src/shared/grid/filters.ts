@@ -1,6 +1,6 @@
-import type { ActivityView, PlanView } from "../../shared/api/client";
-import type { Search } from "../../shared/grid/gridStore";
-import type { Sieve } from "../../shared/grid/rows";
+import type { ActivityView, PlanView } from "../api/client";
+import type { Search } from "./gridStore";
+import type { Sieve } from "./rows";
 
 /** What rows can be looked for by, beside their text. */
 export const FILTERS = [
@@ -8,6 +8,7 @@ export const FILTERS = [
   { value: "longest", label: "On the longest path" },
   { value: "float", label: "Less than a week of float" },
   { value: "certain", label: "Without a range" },
+  { value: "own", label: "With a range of its own" },
   { value: "noPredecessor", label: "Without predecessor" },
   { value: "noSuccessor", label: "Without successor" },
   { value: "held", label: "Held to a date" },
@@ -26,6 +27,8 @@ function filterOf(plan: PlanView, filter: string): (activity: ActivityView) => b
       return (activity) => activity.kind !== "hammock" && activity.totalFloatDays < 5;
     case "certain":
       return (activity) => activity.kind === "task" && activity.range.shape === "certain";
+    case "own":
+      return (activity) => activity.estimate !== undefined;
     case "noPredecessor":
       return (activity) => !into.has(activity.id);
     case "noSuccessor":
@@ -55,6 +58,13 @@ export function sieveOf(plan: PlanView, search: Search): Sieve | undefined {
       (!named || named.has(activity.id)) &&
       fits(activity) &&
       (text === "" || says(activity.id, activity.name)),
-    branch: text === "" || search.filter || named ? undefined : (branch) => says(branch.code, branch.name),
+    branch: named
+      ? (branch) => named.has(branch.id)
+      : text === "" || search.filter
+        ? undefined
+        : (branch) => says(branch.code, branch.name),
+    cost: named
+      ? (cost) => named.has(cost.id)
+      : (cost) => text !== "" && !search.filter && says(cost.id, cost.name),
   };
 }

@@ -1,7 +1,7 @@
 import { chakra, Flex } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { useGridStore, viewOf } from "../../shared/grid/gridStore";
+import { useGridStore, viewOf } from "./gridStore";
 import { FILTERS } from "./filters";
 
 const Input = chakra("input");

@@ -1,0 +1,103 @@
+import { Box, Button, chakra, Flex } from "@chakra-ui/react";
+import { useState } from "react";
+import { ApiError, type PlanView } from "../../shared/api/client";
+import { refusalOf, useEdits } from "../../shared/api/edits";
+import { starterGrades } from "../../shared/api/ranges";
+import { WideDialog } from "../../shared/ui/WideDialog";
+import { GradeRow } from "./GradeRow";
+import { draftOf, type GradeDraft, gradesOfFile, gradeWords, joined, newGrade, usersOf } from "./grades";
+
+const Input = chakra("input");
+
+/** The project's table of grades, from narrow to wide: changed here, kept when one says so. */
+export function GradesDialog({ plan, onClose }: { plan: PlanView; onClose: () => void }) {
+  const edits = useEdits(plan.project.id);
+  const [grades, setGrades] = useState<GradeDraft[]>(() => plan.grades.map(draftOf));
+  const [refusal, setRefusal] = useState<string>();
+  const change = (at: number, next: GradeDraft) =>
+    setGrades(grades.map((grade, i) => (i === at ? next : grade)));
+  const move = (at: number, by: number) => {
+    const next = [...grades];
+    const [grade] = next.splice(at, 1);
+    if (grade) next.splice(at + by, 0, grade);
+    setGrades(next);
+  };
+  const take = (more: GradeDraft[] | { refusal: string }) => {
+    setRefusal("refusal" in more ? more.refusal : undefined);
+    if (!("refusal" in more)) setGrades(joined(grades, more));
+  };
+  const load = async (file: File | undefined) => file && take(gradesOfFile(await file.text()));
+  const keep = async () => {
+    try {
+      await edits.grades(grades.map(gradeWords));
+      onClose();
+    } catch (error) {
+      const pointer = error instanceof ApiError ? error.problems[0]?.pointer : undefined;
+      const grade = grades[Number(/^\/(\d+)/.exec(pointer ?? "")?.[1] ?? NaN)];
+      setRefusal(`${grade ? `${grade.name}: ` : ""}${refusalOf(error)}`);
+    }
+  };
+  return (
+    <WideDialog title="Grades" onClose={onClose}>
+      <Box flex="1" minW="0">
+        <Box color="softInk" mb="3">
+          A grade is a named level of spread, in percent of what is planned. Given to a branch it holds for
+          everything beneath that has none of its own. In the grid, + and − step along this table.
+        </Box>
+        {grades.length === 0 && (
+          <Box mb="3">
+            There are no grades yet.{" "}
+            <Button
+              size="sm"
+              variant="outline"
+              onClick={() => void starterGrades().then((all) => take(all.map(draftOf)))}
+            >
+              Begin with a starter table
+            </Button>
+          </Box>
+        )}
+        {grades.map((grade, i) => (
+          <GradeRow
+            key={grade.id}
+            grade={grade}
+            users={usersOf(plan, grade.id)}
+            first={i === 0}
+            last={i === grades.length - 1}
+            onChange={(next) => change(i, next)}
+            onMove={(by) => move(i, by)}
+            onRemove={() => setGrades(grades.filter((one) => one !== grade))}
+          />
+        ))}
+        {refusal && (
+          <Box role="alert" my="3" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
+            {refusal}
+          </Box>
+        )}
+        <Flex gap="2" mt="4" align="center">
+          <Button size="sm" bg="action" color="onAction" onClick={() => void keep()}>
+            Keep the table
+          </Button>
+          <Button size="sm" variant="outline" onClick={() => setGrades([...grades, newGrade(grades)])}>
+            New grade
+          </Button>
+          <Button size="sm" variant="outline" asChild>
+            <label>
+              From a file…
+              <Input
+                type="file"
+                accept=".json"
+                srOnly
+                aria-label="File of grades"
+                onChange={(event) => void load(event.target.files?.[0])}
+              />
+            </label>
+          </Button>
+          <Box flex="1" />
+          <Button size="sm" variant="ghost" onClick={onClose}>
+            Leave it as it was
+          </Button>
+        </Flex>
+      </Box>
+    </WideDialog>
+  );
+}

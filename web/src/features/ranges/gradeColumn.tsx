@@ -1,0 +1,81 @@
+import { Box } from "@chakra-ui/react";
+import type { BranchView, GradeView } from "../../shared/api/client";
+import type { CellEdit, Column, Typed } from "../../shared/grid/columns";
+import type { Row } from "../../shared/grid/rows";
+import { canBeUncertain, inherited, originOf, type Ranged, stepped } from "../../shared/range/estimates";
+
+/** The grade of each row: its own in ink, what it inherits paler; + and − step it, Delete takes it back. */
+export function gradeColumn(grades: readonly GradeView[]): Column {
+  const name = (id?: string) => grades.find((grade) => grade.id === id)?.name ?? "";
+  const choicesOf = (above?: string) => [
+    { value: "", label: above ? `as above: ${name(above)}` : "none" },
+    ...grades.map((grade) => ({ value: grade.id, label: grade.name })),
+  ];
+  /** A grade by its id, name or mark. */
+  const known = (text: string) => {
+    const word = text.trim().toLowerCase();
+    return grades.find((grade) =>
+      [grade.id, grade.name, grade.mark].some((one) => one.toLowerCase() === word),
+    );
+  };
+  const graded = <T extends Ranged | BranchView>(one: T, grade: string | null): Typed<T> =>
+    "range" in one
+      ? {
+          edit: { id: one.id, grade, estimate: null },
+          after: { ...one, grade: grade ?? undefined, estimate: undefined },
+        }
+      : { edit: { id: one.id, grade }, after: { ...one, grade: grade ?? undefined } };
+  function editOf<T extends Ranged | BranchView>(): CellEdit<T> {
+    return {
+      start: (one) => ("range" in one && !canBeUncertain(one) ? undefined : (one.grade ?? "")),
+      choices: (one) => choicesOf(one.inherited),
+      typed: (one, text) => {
+        if (text.trim() === "") return graded(one, null);
+        const grade = known(text);
+        if (grade) return graded(one, grade.id);
+        const names = grades.map((each) => each.name).join(", ");
+        return {
+          refusal: names ? `A grade is one of ${names}, not “${text}”.` : "The project has no grades yet.",
+        };
+      },
+      cleared: (one) => ("range" in one ? (inherited(one) as Typed<T>) : graded(one, null)),
+      step: (one, by) => {
+        const next = stepped(grades, one.grade ?? one.inherited, by);
+        return next && graded(one, next.id);
+      },
+    };
+  }
+  const text = (row: Row) => {
+    const one = row.kind === "branch" ? row.branch : row.kind === "activity" ? row.activity : row.cost;
+    if ("range" in one && !canBeUncertain(one)) return "";
+    return "range" in one && one.estimate ? "" : name(one.grade ?? one.inherited);
+  };
+  return {
+    id: "grade",
+    title: "Grade",
+    hint: "A named level of spread. On a branch it holds for everything beneath that has none of its own. + and − step it, Delete takes it back to what is inherited.",
+    width: 92,
+    text,
+    render: (row) => {
+      const one = row.kind === "branch" ? row.branch : row.kind === "activity" ? row.activity : row.cost;
+      if ("range" in one && !canBeUncertain(one)) return null;
+      const own = "range" in one && originOf(one) === "own";
+      return (
+        <Box
+          as="span"
+          overflow="hidden"
+          textOverflow="ellipsis"
+          whiteSpace="nowrap"
+          color={one.grade && !own ? "ink" : "softInk"}
+          fontWeight={one.grade && !own ? 600 : 400}
+          data-origin={own ? "own" : one.grade ? "grade" : one.inherited ? "inherited" : "none"}
+        >
+          {own ? "own range" : one.grade ? name(one.grade) : one.inherited ? `↑ ${name(one.inherited)}` : "–"}
+        </Box>
+      );
+    },
+    edit: editOf(),
+    editBranch: editOf(),
+    editCost: editOf(),
+  };
+}
