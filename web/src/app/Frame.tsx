@@ -3,6 +3,7 @@ import { useEffect } from "react";
 import { Outlet, useParams } from "react-router";
 import { useProjectEvents } from "../shared/api/events";
 import { usePlan } from "../shared/api/plan";
+import { Horizon } from "../features/horizon/Horizon";
 import { Notice } from "../shared/ui/Notice";
 import { TopRow } from "./TopRow";
 
@@ -28,6 +29,7 @@ export function Frame() {
           </Notice>
         )}
       </Box>
+      {plan.data && <Horizon plan={plan.data} />}
     </Flex>
   );
 }

@@ -2,7 +2,7 @@ import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { EvidenceLook, PlanView } from "../../shared/api/client";
 import { refusalOf, useEdits } from "../../shared/api/edits";
-import { formatOne } from "../../shared/format/numbers";
+import { formatOne, formatSigned } from "../../shared/format/numbers";
 import { shapeLabel } from "../../shared/range/estimates";
 import { notify } from "../../shared/ui/notify";
 import { FitChart } from "./FitChart";
@@ -76,7 +76,8 @@ export function EvidenceFits({ plan, look, rows, onAgain, onDone }: Props) {
                   {shapeLabel(one.shape)}
                 </Box>
                 <Box color="softInk">
-                  AIC {formatOne(one.aic)}, KS {one.distance.toFixed(2)}, AD {one.andersonDarling.toFixed(2)}
+                  AIC {formatSigned(one.aic, formatOne)}, KS {one.distance.toFixed(2)}, AD{" "}
+                  {one.andersonDarling.toFixed(2)}
                 </Box>
               </Flex>
               {i === chosen && <Box>{fitWords(one)}</Box>}

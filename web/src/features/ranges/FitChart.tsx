@@ -14,8 +14,7 @@ interface Props {
 
 /** The observed values as a histogram, with the fitted shapes over it. */
 export function FitChart({ look, chosen }: Props) {
-  const low = look.edges[0] ?? 0;
-  const high = look.edges.at(-1) ?? 1;
+  const { axisLow: low, axisHigh: high } = look;
   const tallest = Math.max(...look.counts, ...chosen.density);
   const x = (value: number) => ((value - low) / (high - low)) * WIDTH;
   const y = (count: number) => HEIGHT - (Math.min(count, tallest) / tallest) * (HEIGHT - 10);

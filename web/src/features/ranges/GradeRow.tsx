@@ -1,7 +1,9 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { ArrowDown, ArrowUp, X } from "lucide-react";
+import type { RangeView } from "../../shared/api/client";
 import { shownParameter, withParameter, withShapeWord } from "../../shared/range/draft";
 import { PARAMETER_LABELS, SHAPE_INFO } from "../../shared/range/shapes";
+import { SmallDensity } from "../../shared/range/SmallDensity";
 import { TextField } from "../../shared/ui/Field";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import type { GradeDraft } from "./grades";
@@ -31,6 +33,8 @@ const AROUND_ONE = {
 interface Props {
   grade: GradeDraft;
   users: number;
+  /** What it makes of 100, as it is kept; absent where it has been changed since. */
+  range?: RangeView;
   first: boolean;
   last: boolean;
   onChange: (grade: GradeDraft) => void;
@@ -39,7 +43,7 @@ interface Props {
 }
 
 /** One grade in its table. */
-export function GradeRow({ grade, users, first, last, onChange, onMove, onRemove }: Props) {
+export function GradeRow({ grade, users, range, first, last, onChange, onMove, onRemove }: Props) {
   const words = { ...grade.shape, basis: "factor" };
   return (
     <Box py="2" borderTopWidth="1px" borderColor="line" role="group" aria-label={grade.name}>
@@ -117,6 +121,8 @@ export function GradeRow({ grade, users, first, last, onChange, onMove, onRemove
             />
           </Box>
         ))}
+        <Box flex="1" />
+        {range && <SmallDensity range={range} low={40} high={230} width={190} height={27} />}
       </Flex>
     </Box>
   );

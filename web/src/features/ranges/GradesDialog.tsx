@@ -61,6 +61,7 @@ export function GradesDialog({ plan, onClose }: { plan: PlanView; onClose: () =>
             key={grade.id}
             grade={grade}
             users={usersOf(plan, grade.id)}
+            range={keptRange(plan, grade)}
             first={i === 0}
             last={i === grades.length - 1}
             onChange={(next) => change(i, next)}
@@ -100,4 +101,10 @@ export function GradesDialog({ plan, onClose }: { plan: PlanView; onClose: () =>
       </Box>
     </WideDialog>
   );
+}
+
+/** The drawing of a grade whose shape is still the one that is kept. */
+function keptRange(plan: PlanView, grade: GradeDraft) {
+  const kept = plan.grades.find((one) => one.id === grade.id);
+  return kept && kept.shape === grade.shape ? kept.range : undefined;
 }

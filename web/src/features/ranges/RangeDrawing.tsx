@@ -4,7 +4,7 @@ import { formatAmount, formatChance, formatDays } from "../../shared/format/numb
 import { ROW_HEIGHT } from "../../shared/grid/GridRow";
 import type { Row } from "../../shared/grid/rows";
 import { rangedOf } from "./rangeColumns";
-import { percentScale, TICKS } from "./percentScale";
+import { percentScale, ticks } from "./percentScale";
 
 const Svg = chakra("svg");
 const BASE = ROW_HEIGHT - 4;
@@ -18,7 +18,7 @@ export function RangeHeader({ width }: { width: number }) {
       <Box position="absolute" top="2px" left="3">
         Percent of planned
       </Box>
-      {TICKS.map((percent) => (
+      {ticks(width).map((percent) => (
         <Box
           key={percent}
           position="absolute"
@@ -40,7 +40,7 @@ export function RangeBackground({ width, height }: { width: number; height: numb
   const x = percentScale(width);
   return (
     <Svg width={width} height={height} display="block">
-      {TICKS.map((percent) => (
+      {ticks(width).map((percent) => (
         <line
           key={percent}
           x1={x(percent)}

@@ -28,7 +28,7 @@ import { rangedBeneath } from "./selection";
 const Link = chakra("button");
 
 const DRAWING: Drawing = {
-  width: 340,
+  width: 280,
   header: (width) => <RangeHeader width={width} />,
   behind: (width, height) => <RangeBackground width={width} height={height} />,
   row: (row, width) => <RangeDrawing row={row} width={width} />,
@@ -38,6 +38,9 @@ const SCALES: { value: Scale; label: string }[] = [
   { value: "units", label: "Days" },
   { value: "percent", label: "Percent" },
 ];
+
+/** Columns that make room for a panel, so that the densities stay in view. */
+const SPARED = new Set(["shape", "mean", "sd"]);
 
 type Panel = "check" | "grades" | "correlation" | "evidence" | "file" | undefined;
 
@@ -52,7 +55,11 @@ export function RangesStage() {
   const check = useRangeCheck(project, plan.project.revision);
   const search = useGridStore((state) => viewOf(state, project).search);
   const sieve = useMemo(() => sieveOf(plan, search), [plan, search]);
-  const columns = useMemo(() => rangeColumns(plan.grades, scale), [plan.grades, scale]);
+  const beside = sheet.open || panel === "check";
+  const columns = useMemo(
+    () => rangeColumns(plan.grades, scale).filter((column) => !beside || !SPARED.has(column.id)),
+    [plan.grades, scale, beside],
+  );
   const tasks = plan.activities.filter(canBeUncertain);
   const ranged = tasks.filter((activity) => activity.range.density.length > 0).length;
   const open = check.data?.findings.filter((finding) => !finding.accepted).length;

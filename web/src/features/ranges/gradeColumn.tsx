@@ -70,7 +70,7 @@ export function gradeColumn(grades: readonly GradeView[]): Column {
           fontWeight={one.grade && !own ? 600 : 400}
           data-origin={own ? "own" : one.grade ? "grade" : one.inherited ? "inherited" : "none"}
         >
-          {own ? "own range" : one.grade ? name(one.grade) : one.inherited ? `↑ ${name(one.inherited)}` : "–"}
+          {own ? "own" : one.grade ? name(one.grade) : one.inherited ? `↑ ${name(one.inherited)}` : "–"}
         </Box>
       );
     },

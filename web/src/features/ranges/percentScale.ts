@@ -2,7 +2,12 @@ const LEAST = 40;
 const MOST = 230;
 const MARGIN = 26;
 
-export const TICKS = [50, 75, 100, 125, 150, 175, 200];
+const FINE = [50, 75, 100, 125, 150, 175, 200];
+const COARSE = [50, 100, 150, 200];
+/** Pixels below which every other label is left out. */
+const ROOM_FOR_ALL = 330;
+
+export const ticks = (width: number) => (width < ROOM_FOR_ALL ? COARSE : FINE);
 
 /** From percent of planned to pixels; what lies beyond the axis is drawn at its end. */
 export function percentScale(width: number): (percent: number) => number {

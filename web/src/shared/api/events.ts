@@ -1,6 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import type { RunView } from "./client";
+import type { LiveView, RunView } from "./client";
+import { takeLiveOdds } from "./live";
 import { refreshPlan } from "./plan";
 import { takeRun } from "./runs";
 
@@ -17,6 +18,9 @@ export function useProjectEvents(project: string) {
     });
     events.addEventListener("run", (event: MessageEvent<string>) => {
       takeRun(client, project, JSON.parse(event.data) as RunView);
+    });
+    events.addEventListener("odds", (event: MessageEvent<string>) => {
+      takeLiveOdds(client, project, JSON.parse(event.data) as LiveView);
     });
     return () => events.close();
   }, [client, project]);

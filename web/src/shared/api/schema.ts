@@ -1266,6 +1266,10 @@ export interface components {
             high: number;
             edges: number[];
             counts: number[];
+            /** Format: double */
+            axisLow: number;
+            /** Format: double */
+            axisHigh: number;
             fits: components["schemas"]["FitView"][];
         };
         EvidenceView: {
@@ -1518,6 +1522,7 @@ export interface components {
         };
         RangeLook: {
             range: components["schemas"]["RangeView"];
+            curve: number[];
             /** Format: double */
             p10: number;
             /** Format: double */

@@ -45,9 +45,9 @@ export function DensityPlot({ look, handles, width, format }: Props) {
   const { range } = look;
   const x = (value: number) => ((value - low) / (high - low)) * width;
   const step = (high - low) / 200;
-  const outline = range.density.map((height, i) => {
-    const at = range.low + ((range.high - range.low) * i) / (range.density.length - 1);
-    return `${x(at).toFixed(1)} ${(BASE - (TALLEST * height) / 100).toFixed(1)}`;
+  const outline = look.curve.map((height, i) => {
+    const at = range.low + ((range.high - range.low) * i) / (look.curve.length - 1);
+    return `${x(at).toFixed(1)} ${(BASE - TALLEST * height).toFixed(1)}`;
   });
 
   const onPointerMove = (event: PointerEvent) => {

@@ -184,4 +184,4 @@ function Doubt({ children }: { children: string }) {
   );
 }
 
-const round = (value: number) => Number(value.toPrecision(4));
+const round = (value: number) => Number(value.toPrecision(3));

@@ -18,6 +18,7 @@ import app.tychon.exchange.table.CellProblem;
 import app.tychon.exchange.table.EvidenceReader;
 import app.tychon.server.plan.EstimateWords;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.util.Arrays;
@@ -34,6 +35,8 @@ import java.util.stream.IntStream;
  * @param problems rows that were left out
  * @param refusal why nothing can be fitted
  * @param edges edges of the histogram's bins, one more than counts
+ * @param axisLow where the densities begin, a little below the data
+ * @param axisHigh where they end
  */
 record EvidenceLook(
         List<List<Double>> observations,
@@ -47,9 +50,13 @@ record EvidenceLook(
         double high,
         List<Double> edges,
         List<Integer> counts,
+        double axisLow,
+        double axisHigh,
         List<FitView> fits) {
     private static final int CURVE_POINTS = 121;
     private static final int MOST_BINS = 24;
+    /** How far the axis goes beyond the data, as a share of their span. */
+    private static final double ROOM = 0.15;
     /** Kolmogorov's distance that one sample in twenty exceeds by chance, times the root of the sample's size. */
     private static final double BY_CHANCE = 1.358;
 
@@ -63,7 +70,7 @@ record EvidenceLook(
      * @param distance Kolmogorov–Smirnov: the largest gap between the data's curve and the fitted one, 0 to 1
      * @param expectedDistance the gap that chance alone would exceed one time in twenty
      * @param andersonDarling A², which weighs the tails
-     * @param density heights at even steps from the first to the last edge, in observations a bin
+     * @param density heights at even steps along the axis, in observations a bin
      */
     record FitView(
             String shape,
@@ -88,11 +95,14 @@ record EvidenceLook(
         String refusal = refusal(evidence);
         if (refusal != null) {
             return new EvidenceLook(
-                    pairs, false, true, read.problems(), refusal, 0, 0, 0, 0, List.of(), List.of(), List.of());
+                    pairs, false, true, read.problems(), refusal, 0, 0, 0, 0, List.of(), List.of(), 0, 0, List.of());
         }
         double[] values = evidence.values();
         Sample sample = Sample.of(values);
         Histogram histogram = Histogram.of(sample, bins(values.length));
+        double room = ROOM * (sample.max() - sample.min());
+        double axisLow = Math.max(0, sample.min() - room);
+        double axisHigh = sample.max() + room;
         List<Fit> fits = Fitting.ranked(values);
         return new EvidenceLook(
                 pairs,
@@ -108,8 +118,11 @@ record EvidenceLook(
                         .mapToObj(i -> histogram.low() + i * histogram.width())
                         .toList(),
                 Arrays.stream(histogram.counts()).boxed().toList(),
+                axisLow,
+                axisHigh,
                 fits.stream()
-                        .map(fit -> view(fit, fits.get(0).aic(), evidence.isOfRatios(), histogram, values.length))
+                        .map(fit ->
+                                view(fit, fits.get(0).aic(), evidence, new Axis(axisLow, axisHigh, histogram.width())))
                         .toList());
     }
 
@@ -128,15 +141,19 @@ record EvidenceLook(
         return (int) Math.max(5, Math.min(MOST_BINS, Math.round(2 * Math.cbrt(count))));
     }
 
-    private static FitView view(Fit fit, double best, boolean ratios, Histogram histogram, int count) {
+    private static FitView view(Fit fit, double best, Evidence evidence, Axis axis) {
         Shape shape = cutAtZero(fit.shape());
         Distribution distribution = Distributions.of(shape, 1);
-        Basis basis = ratios ? Basis.FACTOR : Basis.DAYS;
-        Estimate estimate = new Estimate(shape, basis);
-        double width = histogram.width() * histogram.counts().length;
+        int count = evidence.observations().size();
+        Estimate estimate = new Estimate(shape, evidence.isOfRatios() ? Basis.FACTOR : Basis.DAYS);
+        ObjectNode words = EstimateJson.write(estimate);
+        if (!evidence.isOfRatios()) {
+            // Days or money: that depends on what it is given to.
+            words.remove("basis");
+        }
         return new FitView(
                 EstimateJson.word(shape),
-                EstimateJson.write(estimate),
+                words,
                 EstimateText.of(estimate),
                 fit.aic(),
                 fit.aic() - best,
@@ -148,11 +165,15 @@ record EvidenceLook(
                 distribution.inverse(0.9),
                 IntStream.range(0, CURVE_POINTS)
                         .mapToObj(i -> count
-                                * histogram.width()
-                                * distribution.density(histogram.low() + width * i / (CURVE_POINTS - 1)))
+                                * axis.bin()
+                                * distribution.density(
+                                        axis.low() + (axis.high() - axis.low()) * i / (CURVE_POINTS - 1)))
                         .map(h -> Double.isFinite(h) ? h : 0)
                         .toList());
     }
+
+    /** Where densities are drawn, and how wide a bin of the histogram beneath them is. */
+    private record Axis(double low, double high, double bin) {}
 
     /** No work takes less than nothing. */
     private static Shape cutAtZero(Shape shape) {

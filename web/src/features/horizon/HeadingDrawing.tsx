@@ -1,0 +1,117 @@
+import { chakra } from "@chakra-ui/react";
+import { axisTicks, type Heading } from "./heading";
+
+const Svg = chakra("svg");
+const HEIGHT = 76;
+const TOP = 20;
+const BASE = 56;
+const MARGIN = 0.05;
+const LABEL_EVERY = 90;
+
+interface Props {
+  heading: Heading;
+  pinned?: Heading;
+  currency: string;
+  width: number;
+  /** Whether it is of an older plan. */
+  old: boolean;
+}
+
+/** The soft band of what may come, with P50 and P80, a pin for the plan, a flag for the target, and what was pinned. */
+export function HeadingDrawing({ heading, pinned, currency, width, old }: Props) {
+  const all = [heading, ...(pinned ? [pinned] : [])].flatMap((one) => [
+    one.low,
+    one.high,
+    one.plan,
+    one.target ?? one.plan,
+  ]);
+  const span = Math.max(...all) - Math.min(...all) || 1;
+  const low = Math.min(...all) - MARGIN * span;
+  const high = Math.max(...all) + MARGIN * span;
+  const x = (value: number) => ((value - low) / (high - low)) * width;
+  const band = (one: Heading) =>
+    one.density
+      .map((tall, i) => {
+        const at = one.low + ((one.high - one.low) * i) / Math.max(1, one.density.length - 1);
+        return `${x(at).toFixed(1)} ${(BASE - ((BASE - TOP) * tall) / 100).toFixed(1)}`;
+      })
+      .join("L");
+  const apart = x(heading.p80) - x(heading.p50);
+  return (
+    <Svg
+      width={width}
+      height={HEIGHT}
+      display="block"
+      aria-hidden="true"
+      fontSize="11px"
+      opacity={old ? 0.4 : 1}
+    >
+      {axisTicks(heading, low, high, Math.max(2, Math.floor(width / LABEL_EVERY)), currency).map((tick) => (
+        <g key={tick.value}>
+          <line x1={x(tick.value)} x2={x(tick.value)} y1={15} y2={BASE} stroke="var(--chakra-colors-line)" />
+          <text x={x(tick.value)} y={11} textAnchor="middle" fill="var(--chakra-colors-soft-ink)">
+            {tick.label}
+          </text>
+        </g>
+      ))}
+      <line x1={0} x2={width} y1={BASE} y2={BASE} stroke="var(--chakra-colors-strong-line)" />
+      {pinned && (
+        <path
+          d={`M${band(pinned)}`}
+          fill="none"
+          stroke="var(--chakra-colors-soft-ink)"
+          strokeDasharray="3 3"
+          data-ghost
+        />
+      )}
+      <path
+        d={`M${band(heading)}`}
+        fill="var(--chakra-colors-simulated)"
+        fillOpacity="0.32"
+        stroke="var(--chakra-colors-simulated)"
+        strokeOpacity="0.7"
+      />
+      <g stroke="var(--chakra-colors-ink)" strokeWidth="1.6">
+        <line x1={x(heading.p50)} x2={x(heading.p50)} y1={BASE - 12} y2={BASE + 3} />
+        <line x1={x(heading.p80)} x2={x(heading.p80)} y1={BASE - 16} y2={BASE + 3} />
+      </g>
+      <g fill="var(--chakra-colors-ink)" textAnchor="middle">
+        {apart > 28 && (
+          <text x={x(heading.p50)} y={BASE + 15}>
+            P50
+          </text>
+        )}
+        <text x={x(heading.p80)} y={BASE + 15}>
+          P80
+        </text>
+      </g>
+      <g stroke="var(--chakra-colors-plan)" fill="var(--chakra-colors-plan)">
+        <line x1={x(heading.plan)} x2={x(heading.plan)} y1={TOP + 4} y2={BASE} strokeWidth="1.8" />
+        <circle cx={x(heading.plan)} cy={TOP + 3} r="4" stroke="none" />
+      </g>
+      <text x={x(heading.plan)} y={BASE + 15} textAnchor="middle" fill="var(--chakra-colors-plan-text)">
+        {Math.min(Math.abs(x(heading.plan) - x(heading.p50)), Math.abs(x(heading.plan) - x(heading.p80))) > 30
+          ? "plan"
+          : ""}
+      </text>
+      {heading.target !== undefined && (
+        <g>
+          <line
+            x1={x(heading.target)}
+            x2={x(heading.target)}
+            y1={TOP - 2}
+            y2={BASE}
+            stroke="var(--chakra-colors-ink)"
+            strokeWidth="1.2"
+          />
+          <path
+            d={`M${x(heading.target)} ${TOP - 2}h11l-3 4 3 4h-11Z`}
+            fill="var(--chakra-colors-plan)"
+            stroke="var(--chakra-colors-ink)"
+            strokeWidth="0.8"
+          />
+        </g>
+      )}
+    </Svg>
+  );
+}

@@ -1,0 +1,119 @@
+import type { Outlook } from "../../shared/api/client";
+import { civil, DAY_MS, formatDay, formatShortDay } from "../../shared/format/dates";
+import { formatChance, formatMoney, formatWhole } from "../../shared/format/numbers";
+
+const P50 = 49;
+const P80 = 79;
+
+/** Where the finish or the cost is heading, in numbers that can be drawn: milliseconds, or money. */
+export interface Heading {
+  name: "finish" | "cost";
+  plan: number;
+  planChance: number;
+  target?: number;
+  targetChance?: number;
+  p50: number;
+  p80: number;
+  low: number;
+  high: number;
+  density: readonly number[];
+}
+
+export function finishHeading({ finish }: Outlook): Heading {
+  return {
+    name: "finish",
+    plan: civil(finish.plan),
+    planChance: finish.planChance,
+    target: finish.target === undefined ? undefined : civil(finish.target),
+    targetChance: finish.targetChance,
+    p50: civil(finish.percentiles[P50] ?? finish.plan),
+    p80: civil(finish.percentiles[P80] ?? finish.plan),
+    low: civil(finish.low),
+    high: civil(finish.high),
+    density: finish.density,
+  };
+}
+
+export function costHeading({ cost }: Outlook): Heading | undefined {
+  return (
+    cost && {
+      ...cost,
+      name: "cost",
+      p50: cost.percentiles[P50] ?? cost.plan,
+      p80: cost.percentiles[P80] ?? cost.plan,
+    }
+  );
+}
+
+export const told = (heading: Heading, value: number, currency: string) =>
+  heading.name === "finish" ? formatDay(value) : formatMoney(value, currency);
+
+/** "The plan date, 10 Jul 2028, has a 3 % chance; the target, 29 Sep, 56 %." */
+export function chanceSentence(heading: Heading, currency: string): string {
+  const finish = heading.name === "finish";
+  const short = (value: number) => (finish ? formatShortDay(value) : formatMoney(value, currency));
+  const plan = `The plan${finish ? " date" : ""}, ${told(heading, heading.plan, currency)}, has a ${formatChance(heading.planChance)} chance`;
+  const { target, targetChance } = heading;
+  if (target === undefined || targetChance === undefined) return `${plan}.`;
+  return `${plan}; the ${finish ? "target" : "budget"}, ${short(target)}, ${formatChance(targetChance)}.`;
+}
+
+/** How far P80 lies from the pinned one; undefined where nothing is pinned. */
+export function pinSentence(
+  heading: Heading,
+  pinned: Heading | undefined,
+  currency: string,
+): string | undefined {
+  if (!pinned) return undefined;
+  const moved = heading.p80 - pinned.p80;
+  if (heading.name === "cost") {
+    if (Math.abs(moved) < 0.5) return "As pinned";
+    return `${formatMoney(Math.abs(moved), currency)} ${moved > 0 ? "more" : "less"} than pinned`;
+  }
+  const days = Math.round(moved / DAY_MS);
+  if (days === 0) return "As pinned";
+  const count = `${formatWhole(Math.abs(days))} ${Math.abs(days) === 1 ? "day" : "days"}`;
+  return `${count} ${days > 0 ? "later" : "earlier"} than pinned`;
+}
+
+/** A few round values across an axis, with their words. */
+export function axisTicks(heading: Heading, low: number, high: number, most: number, currency: string) {
+  return heading.name === "finish" ? months(low, high, most) : amounts(low, high, most, currency);
+}
+
+const monthOfYear = new Intl.DateTimeFormat("en-GB", { timeZone: "UTC", month: "short", year: "2-digit" });
+
+function months(low: number, high: number, most: number) {
+  const span = (high - low) / DAY_MS;
+  if (span < 45) {
+    const step = Math.max(1, Math.ceil(span / most / 7) * 7) * DAY_MS;
+    const first = Math.ceil(low / step) * step;
+    return steps(first, high, step).map((value) => ({ value, label: formatShortDay(value) }));
+  }
+  const every = [1, 2, 3, 6, 12, 24, 60, 120].find((step) => span / (30.4 * step) <= most) ?? 240;
+  const ticks = [];
+  const start = new Date(low);
+  let month = start.getUTCFullYear() * 12 + start.getUTCMonth() + 1;
+  month = Math.ceil(month / every) * every;
+  for (let value = at(month); value < high; month += every, value = at(month))
+    ticks.push({ value, label: monthOfYear.format(value) });
+  return ticks;
+}
+
+const at = (month: number) => Date.UTC(Math.floor(month / 12), month % 12, 1);
+
+function amounts(low: number, high: number, most: number, currency: string) {
+  const rough = (high - low) / most;
+  const unit = 10 ** Math.floor(Math.log10(rough));
+  const step = unit * ([1, 2, 5, 10].find((factor) => factor * unit >= rough) ?? 10);
+  return steps(Math.ceil(low / step) * step, high, step).map((value) => ({
+    value,
+    label: formatMoney(value, currency),
+  }));
+}
+
+function steps(first: number, high: number, step: number): number[] {
+  const values = [];
+  for (let value = first; value < high; value += step) values.push(value);
+  return values;
+}

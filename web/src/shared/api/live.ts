@@ -1,0 +1,28 @@
+import { type QueryClient, useQuery } from "@tanstack/react-query";
+import { api, type LiveView } from "./client";
+
+const liveKey = (project: string) => ["live odds", project];
+const ASK_AGAIN_MS = 2000;
+
+/**
+ * Live odds of a project, and whether they are of the plan as it is seen here: what is older is being worked out anew.
+ */
+export function useLiveOdds(project: string, revision: number) {
+  const query = useQuery({
+    queryKey: liveKey(project),
+    queryFn: () => api<LiveView>(`/projects/${project}/odds`),
+    // The event stream tells of newer ones; this is for when it is broken.
+    refetchInterval: ({ state }) => (isCurrent(state.data, revision) ? false : ASK_AGAIN_MS),
+  });
+  return { view: query.data, current: isCurrent(query.data, revision), error: query.error };
+}
+
+const isCurrent = (view: LiveView | undefined, revision: number) =>
+  view !== undefined && view.revision >= revision && view.state !== "updating";
+
+/** Takes over odds that the server tells of; older ones never replace newer. */
+export function takeLiveOdds(client: QueryClient, project: string, view: LiveView) {
+  client.setQueryData<LiveView>(liveKey(project), (known) =>
+    known && known.state !== "updating" && known.revision > view.revision ? known : view,
+  );
+}
