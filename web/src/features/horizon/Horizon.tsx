@@ -7,7 +7,7 @@ import { formatWhole } from "../../shared/format/numbers";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { chanceSentence, costHeading, finishHeading, told } from "./heading";
 import { HorizonHalf } from "./HorizonHalf";
-import { useHorizonStore } from "./horizonStore";
+import { pinnable, pinnedLike, useHorizonStore } from "./horizonStore";
 
 const PlanLink = chakra(Link);
 const HEIGHT = 78;
@@ -20,7 +20,7 @@ export function Horizon({ plan }: { plan: PlanView }) {
   const { collapsed, setCollapsed, pinned, pin } = useHorizonStore();
   const { currency } = plan.project;
   const outlook = view?.outlook;
-  const held = pinned[project];
+  const held = outlook && pinnedLike(pinned[project], outlook);
   const finish = outlook && finishHeading(outlook);
   const cost = outlook && costHeading(outlook);
   const refused = current && view?.state === "refused";
@@ -98,13 +98,17 @@ export function Horizon({ plan }: { plan: PlanView }) {
         <Flex>
           {!collapsed && (
             <ToolButton
-              label={held ? "Take the pin away" : "Pin these odds"}
-              hint={held ? "Take the pin away" : "Pin: hold these odds as the reference for what follows"}
-              color={held ? "action" : "softInk"}
-              disabled={!outlook}
-              onClick={() => pin(project, held ? undefined : outlook)}
+              label={pinned[project] ? "Take the pin away" : "Pin these odds"}
+              hint={
+                pinned[project]
+                  ? "Take the pin away"
+                  : "Pin: hold these odds as the reference for what follows"
+              }
+              color={pinned[project] ? "action" : "softInk"}
+              disabled={!pinned[project] && !(current && pinnable(view))}
+              onClick={() => pin(project, pinned[project] ? undefined : pinnable(view))}
             >
-              {held ? <PinOff size={15} /> : <Pin size={15} />}
+              {pinned[project] ? <PinOff size={15} /> : <Pin size={15} />}
             </ToolButton>
           )}
           <ToolButton

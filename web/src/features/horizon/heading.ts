@@ -48,11 +48,11 @@ export function costHeading({ cost }: Outlook): Heading | undefined {
 export const told = (heading: Heading, value: number, currency: string) =>
   heading.name === "finish" ? formatDay(value) : formatMoney(value, currency);
 
-/** "The plan date, 10 Jul 2028, has a 3 % chance; the target, 29 Sep, 56 %." */
+/** "The plan date, 10 Jul 2028, has a chance of 3 %; the target, 29 Sep, 56 %." */
 export function chanceSentence(heading: Heading, currency: string): string {
   const finish = heading.name === "finish";
   const short = (value: number) => (finish ? formatShortDay(value) : formatMoney(value, currency));
-  const plan = `The plan${finish ? " date" : ""}, ${told(heading, heading.plan, currency)}, has a ${formatChance(heading.planChance)} chance`;
+  const plan = `The plan${finish ? " date" : ""}, ${told(heading, heading.plan, currency)}, has a chance of ${formatChance(heading.planChance)}`;
   const { target, targetChance } = heading;
   if (target === undefined || targetChance === undefined) return `${plan}.`;
   return `${plan}; the ${finish ? "target" : "budget"}, ${short(target)}, ${formatChance(targetChance)}.`;

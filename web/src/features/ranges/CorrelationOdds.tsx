@@ -85,7 +85,13 @@ function sentence({ with: together, without: alone, achieved }: CorrelationEffec
   const wider = Math.round(100 * (together.finish.sd / alone.finish.sd - 1));
   const later = daysBetween(alone.finish.percentiles[79] ?? "", together.finish.percentiles[79] ?? "");
   const same =
-    mean === 0 ? "The mean finish stays the same" : `The mean finish moves by ${formatWhole(mean)} days`;
+    formatDay(alone.finish.mean) === formatDay(together.finish.mean)
+      ? "The mean finish stays the same"
+      : `The mean finish moves by ${counted(mean)}`;
   if (wider === 0) return `${same}, and so does the spread: what moves together hardly drives the finish.`;
-  return `${same}, the spread is ${Math.abs(wider)} % ${wider > 0 ? "wider" : "narrower"}, and P80 lies ${Math.abs(later)} ${Math.abs(later) === 1 ? "day" : "days"} ${later >= 0 ? "later" : "earlier"} than if all moved alone.`;
+  const promise =
+    later === 0 ? "P80 stays where it is" : `P80 lies ${counted(later)} ${later > 0 ? "later" : "earlier"}`;
+  return `${same}, the spread is ${Math.abs(wider)} % ${wider > 0 ? "wider" : "narrower"}, and ${promise}, compared with all moving alone.`;
 }
+
+const counted = (days: number) => `${formatWhole(Math.abs(days))} ${Math.abs(days) === 1 ? "day" : "days"}`;

@@ -1385,6 +1385,7 @@ export interface components {
             /** @enum {string} */
             state: "updating" | "live" | "refined" | "refused";
             outlook?: components["schemas"]["Outlook"];
+            first?: components["schemas"]["Outlook"];
             refusal?: string;
         };
         MatrixLook: {

@@ -12,7 +12,7 @@ export function NoteBar() {
       role="status"
       data-testid="note"
       position="fixed"
-      bottom="4"
+      bottom="92px"
       left="50%"
       transform="translateX(-50%)"
       zIndex="1500"

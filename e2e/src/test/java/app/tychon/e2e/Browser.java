@@ -16,6 +16,8 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Headless Chromium, driven in the words of the interface. Every look waits until there is what it looks for. */
@@ -170,6 +172,39 @@ final class Browser implements AutoCloseable {
     void enter(String selector, String text) {
         see(selector).click();
         type(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
+    }
+
+    /** Types over a field that may hold many lines, and leaves it so. */
+    void fill(String selector, String text) {
+        see(selector).click();
+        type(Keys.chord(Keys.CONTROL, "a"));
+        ((JavascriptExecutor) driver).executeScript("document.execCommand('insertText', false, arguments[0])", text);
+    }
+
+    /** Drags something to the right, as with a mouse. */
+    void drag(String selector, int pixels) {
+        new Actions(driver)
+                .clickAndHold(see(selector))
+                .moveByOffset(pixels / 2, 0)
+                .moveByOffset(pixels - pixels / 2, 0)
+                .release()
+                .perform();
+    }
+
+    /** Chooses an option of a select by its value. */
+    void chooseOption(String selector, String value) {
+        until(() -> {
+            new Select(driver.findElement(By.cssSelector(selector))).selectByValue(value);
+            return Boolean.TRUE;
+        });
+    }
+
+    /** Waits until one of the elements that a selector finds says exactly something. */
+    void readAll(String selector, String expected) {
+        until(() -> driver.findElements(By.cssSelector(selector)).stream()
+                        .anyMatch(one -> one.getText().equals(expected))
+                ? Boolean.TRUE
+                : null);
     }
 
     /** Gives a file to a file input, which may be hidden. */

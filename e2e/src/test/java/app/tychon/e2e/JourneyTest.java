@@ -83,7 +83,7 @@ class JourneyTest extends Journey {
         String name = browser.see(Browser.cell("S20", "name")).getText();
 
         refuse("S20", "low", "500", "Low 500 is above likely 80");
-        refuse("S20", "high", "12x", "A number of days is needed, not “12x”");
+        refuse("S20", "high", "12x", "A number is needed, days, not “12x”");
         refuse("S20", "low", "-4", "A duration cannot be below zero");
         refuse("S20", "days", "-4", "A duration cannot be below zero");
         refuse("S20", "days", "soon", "such as 12d, not \"soon\"");

@@ -58,7 +58,12 @@ public class LiveOdds {
         if (!Long.valueOf(plan.revision()).equals(wanted.get(project))) {
             begin(project, plan);
         }
-        return new LiveView(plan.revision(), State.UPDATING, view == null ? null : view.outlook(), null);
+        return new LiveView(
+                plan.revision(),
+                State.UPDATING,
+                view == null ? null : view.outlook(),
+                view == null ? null : view.first(),
+                null);
     }
 
     /** Only of projects that somebody has asked for; the others are worked out when they are. */
@@ -79,28 +84,28 @@ public class LiveOdds {
     }
 
     private void simulate(UUID project, LoadedPlan plan) {
-        if (isOld(project, plan)) {
+        if (isOld(project, plan.revision())) {
             return;
         }
         try {
             CompiledPlan compiled = CompiledPlan.of(plan.plan());
-            tell(project, plan, State.LIVE, outlook(project, plan, compiled, FIRST));
-            worker.execute(() -> refine(project, plan, compiled));
+            Outlook first = outlook(project, plan, compiled, FIRST);
+            tell(project, new LiveView(plan.revision(), State.LIVE, first, first, null));
+            worker.execute(() -> refine(project, plan, compiled, first));
         } catch (CancellationException newer) {
             LOG.debug("Live odds of {} gave way to a newer edit", project);
         } catch (InvalidPlanException e) {
-            LiveView refused = new LiveView(
-                    plan.revision(), State.REFUSED, null, e.problems().get(0).message());
-            known.put(project, refused);
-            events.publish(project, "odds", refused);
+            String why = e.problems().get(0).message();
+            tell(project, new LiveView(plan.revision(), State.REFUSED, null, null, why));
         } catch (RuntimeException e) {
             LOG.error("Live odds of {} failed", project, e);
         }
     }
 
-    private void refine(UUID project, LoadedPlan plan, CompiledPlan compiled) {
+    private void refine(UUID project, LoadedPlan plan, CompiledPlan compiled, Outlook first) {
         try {
-            tell(project, plan, State.REFINED, outlook(project, plan, compiled, REFINED));
+            Outlook refined = outlook(project, plan, compiled, REFINED);
+            tell(project, new LiveView(plan.revision(), State.REFINED, refined, first, null));
         } catch (CancellationException newer) {
             LOG.debug("Refining of {} gave way to a newer edit", project);
         }
@@ -111,7 +116,7 @@ public class LiveOdds {
         RunMonitor untilNewer = new RunMonitor() {
             @Override
             public boolean stopRequested() {
-                return isOld(project, plan);
+                return isOld(project, plan.revision());
             }
         };
         Outlook outlook = Outlook.of(compiled, iterations, untilNewer);
@@ -121,16 +126,15 @@ public class LiveOdds {
         return outlook;
     }
 
-    private void tell(UUID project, LoadedPlan plan, State state, Outlook outlook) {
-        if (!isOld(project, plan)) {
-            LiveView view = new LiveView(plan.revision(), state, outlook, null);
+    private void tell(UUID project, LiveView view) {
+        if (!isOld(project, view.revision())) {
             known.put(project, view);
             events.publish(project, "odds", view);
         }
     }
 
-    private boolean isOld(UUID project, LoadedPlan plan) {
-        return wanted.getOrDefault(project, 0L) > plan.revision();
+    private boolean isOld(UUID project, long revision) {
+        return wanted.getOrDefault(project, 0L) > revision;
     }
 
     @PreDestroy

@@ -9,9 +9,11 @@ import jakarta.annotation.Nullable;
  * @param revision of the plan they are worked out from
  * @param state updating, live, refined or refused; while updating, the outlook is of an older revision or absent
  * @param outlook absent where there is none yet
+ * @param first by the short simulation alone: with it the odds of an edit can be compared before they are refined
  * @param refusal why the plan cannot be simulated
  */
-public record LiveView(long revision, State state, @Nullable Outlook outlook, @Nullable String refusal) {
+public record LiveView(
+        long revision, State state, @Nullable Outlook outlook, @Nullable Outlook first, @Nullable String refusal) {
     public enum State {
         /** Being worked out; nothing here is of the newest plan. */
         @JsonProperty("updating")

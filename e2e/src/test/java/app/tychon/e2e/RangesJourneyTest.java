@@ -1,0 +1,154 @@
+package app.tychon.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** How sure the estimates are, said from the top down and one by one. */
+class RangesJourneyTest extends Journey {
+    private static final String PAST_WORK = "planned\tactual\n10\t12\n8\t8\n20\t31\n5\t5\n12\t13\n9\t14\n30\t36\n7\t7\n"
+            + "15\t21\n11\t11\n6\t9\n14\t15\n18\t20\n10\t17\n25\t27\n4\t4.5\n";
+    private static final String LIVE = "footer [role='status']";
+    private static final String FINISH = "[data-heading='finish']";
+
+    private void openRanges() {
+        bringIn(DEMO);
+        browser.goTo("Ranges");
+        browser.see("[role='treegrid'][aria-label='Ranges']");
+    }
+
+    private static String grade(String row) {
+        return Browser.cell(row, "grade");
+    }
+
+    @Test
+    void aGradeOnABranchCascadesAndOneActivityOverridesIt() {
+        openRanges();
+        for (String row : new String[] {"S10", "S30"}) {
+            browser.select(row, "low");
+            browser.type(Keys.DELETE);
+            browser.read(Browser.cell(row, "shape"), "Certain");
+        }
+        browser.read("main", "52 of 54 activities have a range");
+        browser.select("S", "grade");
+        browser.type("+");
+        browser.read(grade("S"), "Firm");
+        browser.read(grade("S10"), "↑ Firm");
+        browser.type("+");
+        browser.read(grade("S10"), "↑ Usual");
+        browser.read(Browser.cell("S10", "high"), "16.2");
+
+        browser.select("S10", "grade");
+        browser.type("+");
+        browser.read(grade("S10"), "Open");
+        browser.read(Browser.cell("S10", "high"), "22.8");
+        browser.read(grade("S30"), "↑ Usual");
+        browser.type(Keys.DELETE);
+        browser.read(grade("S10"), "↑ Usual");
+        browser.press("Percent");
+        browser.read(Browser.cell("S10", "high"), "135");
+        browser.select("S10", "high");
+        browser.type("200", Keys.ENTER);
+        browser.read(grade("S10"), "own");
+        browser.press("Days");
+        browser.read(Browser.cell("S10", "high"), "24");
+    }
+
+    @Test
+    void aDraggedPointMovesTheMeanAndShowsWhatItDoesToTheFinish() {
+        openRanges();
+        browser.select("S20", "shape");
+        browser.see("[aria-label='Sheet of the row']").click();
+        String before = browser.read("[data-mean]", "85");
+        browser.drag("[data-handle='high']", 60);
+        String after = browser.readOtherThan("[data-mean]", before);
+        assertThat(Double.parseDouble(after)).isGreaterThan(Double.parseDouble(before));
+        browser.read("[data-effect]", "later");
+        browser.press("Keep this range");
+        browser.isGone("[data-effect]");
+        browser.select("S30", "name");
+        browser.select("S20", "name");
+        assertThat(browser.read("[data-mean]", after)).isEqualTo(after);
+        browser.enter("input[name='low']", "500");
+        browser.read("aside [role='alert']", "Low 500 is above likely 80");
+    }
+
+    @Test
+    void pastWorkIsFittedGivenToRowsAndStaysTheirReason() {
+        openRanges();
+        browser.select("S50", "name");
+        browser.type(Keys.chord(Keys.SHIFT, Keys.ARROW_DOWN));
+        browser.press("Fit to past work…");
+        browser.see("[aria-label='Past work']").click();
+        browser.type("5 5 5");
+        browser.press("Fit shapes to it");
+        browser.read("[role='dialog'] [role='alert']", "Nothing can be fitted");
+        browser.fill("[aria-label='Past work']", PAST_WORK);
+        browser.press("Fit shapes to it");
+        browser.read("[role='dialog']", "16 observations, from 100 % of planned to 170 % of planned");
+        browser.read("[role='dialog']", "The best of them");
+        browser.fill("[aria-label='What this past work is called']", "Roads since 2019");
+        browser.press("Give it to 2 selected rows");
+        browser.isGone("[role='dialog']");
+        browser.select("S50", "name");
+        browser.see("[aria-label='Sheet of the row']").click();
+        browser.read("aside", "It was fitted to “Roads since 2019”, 16 observations.");
+        browser.press("Past work");
+        browser.read("[role='dialog']", "The reason of S50 Culverts and road surface");
+    }
+
+    @Test
+    void anImpossibleMatrixIsExplainedAndTheNearestOneTaken() {
+        openRanges();
+        browser.select("E30", "name");
+        browser.press("Correlation");
+        browser.press("New group");
+        for (String member : new String[] {"S10", "S30", "S40"}) {
+            browser.chooseOption("[aria-label='Add a member']", member);
+        }
+        browser.press("Pair by pair");
+        browser.enter("[aria-label='S30 with S10']", "0.9");
+        browser.enter("[aria-label='S40 with S10']", "0,9");
+        browser.enter("[aria-label='S40 with S30']", "-0.9");
+        browser.press("Keep");
+        browser.read("[role='dialog'] [role='alert']", "These coefficients cannot hold together");
+        browser.press("Take the nearest");
+        String moved = browser.see("[aria-label='S40 with S30']").getAttribute("value");
+        assertThat(Double.parseDouble(moved)).isGreaterThan(-0.9);
+        browser.press("Keep");
+        browser.readAll("[role='dialog'] button", "New group\n3 members, by pairs");
+        browser.enter("[aria-label='S40 with S30']", "7");
+        browser.read("[role='dialog'] [role='alert']", "a number from −1 to 1, not “7”");
+    }
+
+    @Test
+    void theHorizonMovesWithAnEditAndTellsHowFarFromThePin() {
+        bringIn(DEMO);
+        browser.read(LIVE, "Live, 5,000 futures");
+        browser.see("[aria-label='Pin these odds']").click();
+        browser.read(FINISH, "As pinned");
+        String before = browser.read(FINISH, "P80");
+        browser.goTo("Ranges");
+        browser.select("S20", "high");
+        browser.type("240", Keys.ENTER);
+        browser.read(FINISH, "later than pinned");
+        browser.read(LIVE, "Live, 5,000 futures");
+        assertThat(p80(browser.read(FINISH, "P80"))).isNotEqualTo(p80(before));
+        browser.goTo("Plan");
+        browser.read(FINISH, "later than pinned");
+        browser.type(Keys.chord(Keys.CONTROL, "z"));
+        browser.read(FINISH, "As pinned");
+        browser.see("[aria-label='Fold the horizon']").click();
+        browser.isGone(FINISH);
+        browser.read("footer", "Finish P80");
+    }
+
+    private static String p80(String text) {
+        Matcher date = Pattern.compile("\\d+ \\w+ \\d{4}").matcher(text);
+        assertThat(date.find()).as(text).isTrue();
+        return date.group();
+    }
+}

@@ -1,0 +1,126 @@
+package app.tychon.server.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.atLeastOnce;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.timeout;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import app.tychon.core.model.Plan;
+import app.tychon.exchange.ProjectFileReader;
+import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.live.LiveView.State;
+import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanStore;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.mockito.ArgumentCaptor;
+import org.mockito.ArgumentMatchers;
+
+class LiveOddsTest {
+    private static final int PATIENCE_MS = 30_000;
+    private static final UUID PROJECT = UUID.randomUUID();
+
+    private final PlanStore plans = mock(PlanStore.class);
+    private final ProjectEvents events = mock(ProjectEvents.class);
+    private final LiveOdds live = new LiveOdds(plans, events);
+    private Plan demo;
+
+    @BeforeEach
+    void readTheDemo() throws Exception {
+        try (InputStream in = Files.newInputStream(Path.of("..", "examples", "kestrel-ridge.tychon.json"))) {
+            demo = ProjectFileReader.read(in);
+        }
+        stands(1, demo);
+    }
+
+    @AfterEach
+    void close() {
+        live.close();
+    }
+
+    private LoadedPlan stands(long revision, Plan plan) {
+        LoadedPlan loaded = LoadedPlan.of(revision, plan);
+        when(plans.find(PROJECT)).thenReturn(loaded);
+        return loaded;
+    }
+
+    private List<LiveView> told(State last, long revision) {
+        ArgumentCaptor<LiveView> views = ArgumentCaptor.forClass(LiveView.class);
+        verify(events, timeout(PATIENCE_MS))
+                .publish(
+                        eq(PROJECT),
+                        eq("odds"),
+                        ArgumentMatchers.<Object>argThat(v ->
+                                v instanceof LiveView view && view.state() == last && view.revision() == revision));
+        verify(events, atLeastOnce()).publish(eq(PROJECT), eq("odds"), views.capture());
+        return views.getAllValues();
+    }
+
+    @Test
+    void theFirstQuestionIsAnsweredAtOnceAndTheOddsAreToldWhenTheyAreThere() {
+        LiveView first = live.now(PROJECT);
+        assertThat(first.state()).isEqualTo(State.UPDATING);
+        assertThat(first.outlook()).isNull();
+        List<LiveView> told = told(State.REFINED, 1);
+        assertThat(told).extracting(LiveView::state).containsExactly(State.LIVE, State.REFINED);
+        assertThat(told.get(0).outlook().iterations()).isEqualTo(LiveOdds.FIRST);
+        assertThat(told.get(1).outlook().iterations()).isEqualTo(LiveOdds.REFINED);
+        assertThat(live.now(PROJECT).state()).isEqualTo(State.REFINED);
+    }
+
+    @Test
+    void ofABurstOfEditsOnlyTheNewestIsTold() {
+        live.now(PROJECT);
+        told(State.REFINED, 1);
+        for (int revision = 2; revision <= 30; revision++) {
+            live.planChanged(new PlanChanged(PROJECT, stands(revision, demo)));
+        }
+        List<LiveView> told = told(State.REFINED, 30);
+        assertThat(told).filteredOn(view -> view.revision() > 1).hasSizeLessThan(30);
+        assertThat(told.get(told.size() - 1).revision()).isEqualTo(30);
+        assertThat(told).extracting(LiveView::revision).isSorted();
+    }
+
+    @Test
+    void oldOddsAreNeverShownAsNew() {
+        live.now(PROJECT);
+        List<LiveView> told = told(State.REFINED, 1);
+        stands(2, demo);
+        LiveView asked = live.now(PROJECT);
+        assertThat(asked.state()).isEqualTo(State.UPDATING);
+        assertThat(asked.outlook()).isEqualTo(told.get(1).outlook());
+    }
+
+    @Test
+    void theSamePlanAlwaysHasTheSameOdds() {
+        live.now(PROJECT);
+        Outlook before = told(State.REFINED, 1).get(1).outlook();
+        live.planChanged(new PlanChanged(PROJECT, stands(2, demo.withRisks(List.of()))));
+        Outlook without = told(State.REFINED, 2).get(3).outlook();
+        assertThat(without.finish().percentiles().get(79))
+                .isBefore(before.finish().percentiles().get(79));
+        live.planChanged(new PlanChanged(PROJECT, stands(3, demo)));
+        assertThat(told(State.REFINED, 3).get(5).outlook()).isEqualTo(before);
+    }
+
+    @Test
+    void nothingIsSimulatedOfProjectsThatNobodyLooksAt() {
+        UUID other = UUID.randomUUID();
+        live.planChanged(new PlanChanged(other, LoadedPlan.of(2, demo)));
+        live.now(PROJECT);
+        told(State.REFINED, 1);
+        verify(events, never()).publish(eq(other), any(), any());
+    }
+}
