@@ -4,7 +4,12 @@ import { type ActivitySheet, api, type CheckView, type PlanView } from "./client
 export const planKey = (project: string) => ["plan", project];
 
 export function usePlan(project: string) {
-  return useQuery({ queryKey: planKey(project), queryFn: () => api<PlanView>(`/projects/${project}/plan`) });
+  return useQuery({
+    queryKey: planKey(project),
+    queryFn: () => api<PlanView>(`/projects/${project}/plan`),
+    // Edits are merged row by row; comparing thousands of rows once more would only take time.
+    structuralSharing: false,
+  });
 }
 
 /** What hangs together with an activity, as of a revision of the plan. */

@@ -13,8 +13,9 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -30,11 +31,14 @@ public class LiveOdds {
     static final int FIRST = 1_000;
     static final int REFINED = 5_000;
     private static final int MOST_KEPT = 50;
+    /** The answer to an edit goes out before its odds take the processor. */
+    private static final int BREATH_MS = 60;
+
     private static final Logger LOG = LoggerFactory.getLogger(LiveOdds.class);
 
     private final PlanStore plans;
     private final ProjectEvents events;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "live-odds");
         thread.setDaemon(true);
         return thread;
@@ -80,7 +84,7 @@ public class LiveOdds {
             known.clear();
         }
         wanted.put(project, plan.revision());
-        worker.execute(() -> simulate(project, plan));
+        worker.schedule(() -> simulate(project, plan), BREATH_MS, TimeUnit.MILLISECONDS);
     }
 
     private void simulate(UUID project, LoadedPlan plan) {

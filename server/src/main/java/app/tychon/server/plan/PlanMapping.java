@@ -33,6 +33,8 @@ public final class PlanMapping {
     private final Plan plan;
     private final Map<String, CalendarDefinition> calendars;
     private final Estimates estimates;
+    /** Of many rows with one grade, those of one length look the same. */
+    private final Map<Said, RangeView> ranges = new HashMap<>();
 
     public PlanMapping(LoadedPlan loaded) {
         this.loaded = loaded;
@@ -114,9 +116,14 @@ public final class PlanMapping {
             double minutes = time.work(dates.earlyFinish()) - time.work(dates.earlyStart());
             lasting = activity.withDuration(new WorkDuration(minutes, DurationUnit.MINUTES));
         }
-        return RangeView.of(
-                estimate, EstimateRange.of(EstimateSpread.of(lasting, estimate, calendar), EstimateRange.POINTS));
+        EstimateSpread spread = EstimateSpread.of(lasting, estimate, calendar);
+        return ranges.computeIfAbsent(
+                new Said(estimate, spread.planned(), lasting.minutesPerDay(calendar)),
+                said -> RangeView.of(estimate, EstimateRange.of(spread, EstimateRange.POINTS)));
     }
+
+    /** All that a range depends on. */
+    private record Said(Optional<Estimate> estimate, double plannedDays, double minutesPerDay) {}
 
     /** Each branch spans the work beneath it, at any depth. */
     public List<BranchView> branches() {
