@@ -7,31 +7,38 @@ import { PlanQuality } from "../../shared/ui/PlanQuality";
 import { StageRow } from "../../shared/ui/StageRow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { CriticalityTable } from "./CriticalityTable";
+import { FutureReplay } from "./FutureReplay";
+import { JointOdds } from "./JointOdds";
 import { NoRunYet } from "./NoRunYet";
 import type { QuantityName } from "./quantity";
 import { QuantityOdds } from "./QuantityOdds";
 import { RunControl } from "./RunControl";
 import { hasResults, RunPicker } from "./RunPicker";
 import { StaleBand } from "./StaleBand";
+import type { Which } from "./useOdds";
 
-type View = QuantityName | "drives";
+type View = QuantityName | "joint" | "drives" | "future";
 
 const VIEWS: { value: View; label: string }[] = [
-  { value: "finish", label: "Project finish" },
-  { value: "cost", label: "Project cost" },
-  { value: "drives", label: "What drives the finish" },
+  { value: "finish", label: "Finish" },
+  { value: "cost", label: "Cost" },
+  { value: "joint", label: "Time and money" },
+  { value: "drives", label: "What drives it" },
+  { value: "future", label: "One future" },
 ];
+const OF_MONEY: View[] = ["cost", "joint"];
 
 /** What the recorded runs say: how sure a date or an amount is, and which activities make it so. */
 export function OddsStage() {
   const plan = usePlanOfStage();
   const runs = useRuns(plan.project.id);
   const [view, setView] = useState<View>("finish");
+  const [which, setWhich] = useState<Which>({ by: "chance", chance: 80 });
   const [picked, setPicked] = useState<string>();
   const all = runs.data ?? [];
   const running = all.find((run) => run.state === "running");
   const shown = all.find((run) => run.id === picked && hasResults(run)) ?? all.find(hasResults);
-  const views = plan.plannedCost === 0 ? VIEWS.filter((choice) => choice.value !== "cost") : VIEWS;
+  const views = plan.plannedCost === 0 ? VIEWS.filter((choice) => !OF_MONEY.includes(choice.value)) : VIEWS;
   const newest = all[0];
   const failure = newest?.failure && newest.id !== shown?.id ? newest.failure : undefined;
 
@@ -65,9 +72,28 @@ export function OddsStage() {
             opacity={shown.revision === plan.project.revision ? 1 : 0.55}
             data-stale={shown.revision !== plan.project.revision}
           >
-            {view === "drives" ? (
-              <CriticalityTable run={shown.id} />
-            ) : (
+            {view === "drives" && <CriticalityTable run={shown.id} />}
+            {view === "future" && (
+              <FutureReplay
+                run={shown.id}
+                currency={plan.project.currency}
+                which={which}
+                onWhich={setWhich}
+                key={shown.id}
+              />
+            )}
+            {view === "joint" && (
+              <JointOdds
+                run={shown.id}
+                currency={plan.project.currency}
+                onFuture={(number) => {
+                  setWhich({ by: "number", number });
+                  setView("future");
+                }}
+                key={shown.id}
+              />
+            )}
+            {(view === "finish" || view === "cost") && (
               <QuantityOdds run={shown.id} name={view} currency={plan.project.currency} key={view} />
             )}
           </Box>

@@ -36,7 +36,7 @@ export function RunPicker({
     <Select
       aria-label="Recorded run"
       value={value}
-      maxW="25rem"
+      maxW="15rem"
       height="28px"
       px="2"
       bg="panel"

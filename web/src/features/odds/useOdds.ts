@@ -6,6 +6,8 @@ import {
   type Criticality,
   type FinishOdds,
   type FinishReading,
+  type FutureView,
+  type JointView,
 } from "../../shared/api/client";
 import { toCivilText } from "../../shared/format/dates";
 import {
@@ -61,5 +63,45 @@ export function useCriticality(run: string) {
     queryKey: ["criticality", run],
     queryFn: () => api<Criticality[]>(`/runs/${run}/criticality`),
     staleTime: FOR_EVER,
+  });
+}
+
+/** Which future to look into: one by its number, or one that finishes when so many percent have finished. */
+export type Which = { by: "number"; number: number } | { by: "chance"; chance: number };
+
+export function useFuture(run: string, which: Which) {
+  return useQuery({
+    queryKey: ["future", run, which],
+    queryFn: () =>
+      api<FutureView>(
+        which.by === "number"
+          ? `/runs/${run}/futures/${which.number}`
+          : `/runs/${run}/futures/at-chance?chance=${which.chance}`,
+      ),
+    staleTime: FOR_EVER,
+    gcTime: 60_000,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+}
+
+/** A date and a budget to be kept together; the targets' where none is said. */
+export interface Pledge {
+  date?: string;
+  amount?: number;
+  chance: number;
+}
+
+export function useJoint(run: string, { date, amount, chance }: Pledge) {
+  const asked = new URLSearchParams({ chance: String(chance) });
+  if (date) asked.set("date", date);
+  if (amount !== undefined) asked.set("amount", String(amount));
+  return useQuery({
+    queryKey: ["joint", run, date, amount, chance],
+    queryFn: () => api<JointView>(`/runs/${run}/joint?${asked.toString()}`),
+    staleTime: FOR_EVER,
+    gcTime: 60_000,
+    placeholderData: keepPreviousData,
+    retry: false,
   });
 }

@@ -1,7 +1,7 @@
 import type { Span } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
 import { finishAt, mistOf } from "./mist";
-import type { TimeScale } from "./timeScale";
+import type { TimeScale } from "../../shared/charts/timeScale";
 
 const TOP = 14;
 const HEIGHT = 9;

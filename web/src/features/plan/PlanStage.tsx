@@ -32,7 +32,7 @@ import { SettingsPanel } from "./SettingsPanel";
 import { TimelineBackground } from "./TimelineBackground";
 import { TimelineHeader } from "./TimelineHeader";
 import { RAISED, TimelineRow } from "./TimelineRow";
-import { extent, timeScale, wantedWidth, type Zoom } from "./timeScale";
+import { extent, timeScale, wantedWidth, type Zoom } from "../../shared/charts/timeScale";
 
 const ZOOMS: { value: Zoom; label: string }[] = [
   { value: "whole", label: "All" },

@@ -4,7 +4,7 @@ import { civil, DAY_MS, formatDay } from "../../shared/format/dates";
 import { ROW_HEIGHT } from "../../shared/grid/GridRow";
 import type { Row } from "../../shared/grid/rows";
 import { Mist } from "./Mist";
-import type { TimeScale } from "./timeScale";
+import type { TimeScale } from "../../shared/charts/timeScale";
 
 const Svg = chakra("svg");
 const LEAST_RAIL = 2;

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { PlanView } from "../../shared/api/client";
 import type { Row } from "../../shared/grid/rows";
 import { planColumns } from "./planColumns";
-import { extent, timeScale, ticks, wantedWidth } from "./timeScale";
+import { extent, timeScale, ticks, wantedWidth } from "../../shared/charts/timeScale";
 
 const DAY = 86_400_000;
 const from = Date.UTC(2027, 2, 1);

@@ -548,6 +548,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{run}/joint": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["joint"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/futures/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["future"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/futures/at-chance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["futureAtChance"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run}/finish": {
         parameters: {
             query?: never;
@@ -1324,6 +1372,28 @@ export interface components {
             check: string;
             on: string[];
         };
+        FutureView: {
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: date-time */
+            finish: string;
+            /** Format: date-time */
+            planFinish: string;
+            /** Format: double */
+            finishChance: number;
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            planCost: number;
+            /** Format: double */
+            costChance: number;
+            money: components["schemas"]["MoneyView"];
+            rows: components["schemas"]["RowView"][];
+            struck: components["schemas"]["StruckView"][];
+            path: string[];
+        };
         GradeView: {
             id: string;
             name: string;
@@ -1372,6 +1442,22 @@ export interface components {
             high: string;
             density: number[];
         };
+        JointView: {
+            /** Format: date-time */
+            date: string;
+            /** Format: double */
+            amount: number;
+            points: components["schemas"]["PointView"][];
+            /** Format: double */
+            both: number;
+            /** Format: double */
+            dateOnly: number;
+            /** Format: double */
+            costOnly: number;
+            /** Format: double */
+            neither: number;
+            pairs: components["schemas"]["PairView"][];
+        };
         JsonNode: unknown;
         LinkView: {
             from: string;
@@ -1392,6 +1478,16 @@ export interface components {
             possible: boolean;
             nearest: number[][];
             moved: components["schemas"]["Moved"][];
+        };
+        MoneyView: {
+            /** Format: double */
+            spread: number;
+            /** Format: double */
+            timeDriven: number;
+            /** Format: double */
+            risk: number;
+            /** Format: double */
+            actions: number;
         };
         Moved: {
             one: string;
@@ -1464,6 +1560,12 @@ export interface components {
             finish: components["schemas"]["HeadingLocalDateTime"];
             cost?: components["schemas"]["HeadingDouble"];
         };
+        PairView: {
+            /** Format: date-time */
+            finish: string;
+            /** Format: double */
+            cost: number;
+        };
         PlanView: {
             project: components["schemas"]["ProjectView"];
             /** Format: date-time */
@@ -1478,6 +1580,14 @@ export interface components {
             costs: components["schemas"]["CostView"][];
             correlations: components["schemas"]["CorrelationView"][];
             evidence: components["schemas"]["EvidenceView"][];
+        };
+        PointView: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            finish: string;
+            /** Format: double */
+            cost: number;
         };
         Progress: {
             /** Format: int32 */
@@ -1612,6 +1722,25 @@ export interface components {
         RowRemoval: {
             rows: string[];
         };
+        RowView: {
+            id: string;
+            name: string;
+            kind: string;
+            branch: string;
+            /** Format: date-time */
+            planStart: string;
+            /** Format: date-time */
+            planFinish: string;
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            finish: string;
+            /** Format: double */
+            planDays: number;
+            /** Format: double */
+            days: number;
+            drove: boolean;
+        };
         RunRequest: {
             /** Format: int32 */
             iterations: number;
@@ -1682,6 +1811,13 @@ export interface components {
         Spans: {
             levels: number[];
             activities: components["schemas"]["Span"][];
+        };
+        StruckView: {
+            id: string;
+            title: string;
+            kind: string;
+            /** Format: int32 */
+            times: number;
         };
         Undoing: {
             undo?: string;
@@ -2619,6 +2755,79 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Spans"];
+                };
+            };
+        };
+    };
+    joint: {
+        parameters: {
+            query?: {
+                date?: string;
+                amount?: number;
+                chance?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JointView"];
+                };
+            };
+        };
+    };
+    future: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FutureView"];
+                };
+            };
+        };
+    };
+    futureAtChance: {
+        parameters: {
+            query: {
+                chance: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FutureView"];
                 };
             };
         };

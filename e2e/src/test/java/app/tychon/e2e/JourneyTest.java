@@ -51,7 +51,7 @@ class JourneyTest extends Journey {
         browser.read("main [role='alert']", "not “some day”");
         browser.type(Keys.ESCAPE);
 
-        browser.press("What drives the finish");
+        browser.press("What drives it");
         browser.read("[role='table'][aria-label='Criticality'] [data-row='I80']", "100 %");
 
         // Wider and later ranges, typed in the grid.

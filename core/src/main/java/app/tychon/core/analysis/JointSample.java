@@ -51,18 +51,18 @@ public final class JointSample {
 
     /**
      * Pairs that hold together with a given chance, or the least more that the iterations allow: for rising limits of x,
-     * from the least at which that is possible to the largest value, the least limit of y.
+     * from the least at which that is possible to the largest value, at even steps of their own chance, the least limit of
+     * y.
      *
      * @param chance above 0, at most 1
      * @param points at least two
      */
     public List<Pair> pairs(double chance, int points) {
         int needed = (int) Math.ceil(chance * x.length - 1e-9);
-        double least = Sample.of(x).sorted()[needed - 1];
-        double most = Sample.of(x).max();
+        double[] sorted = Sample.of(x).sorted();
         List<Pair> pairs = new ArrayList<>();
         for (int p = 0; p < points; p++) {
-            double limit = p == points - 1 ? most : least + (most - least) * p / (points - 1);
+            double limit = sorted[needed - 1 + (int) ((long) (x.length - needed) * p / (points - 1))];
             double[] within = IntStream.range(0, x.length)
                     .filter(i -> x[i] <= limit)
                     .mapToDouble(i -> y[i])

@@ -19,51 +19,24 @@ import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.Steadiness;
-import app.tychon.server.ServerTest;
 import app.tychon.server.plan.PlanStore;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
-import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
-import org.springframework.test.web.servlet.ResultActions;
 
-class RunTest extends ServerTest {
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
-
+class RunTest extends RunningTest {
     @Autowired
     private PlanStore plans;
 
     @Autowired
     private RunArchive archive;
-
-    private ResultActions start(String project, String settings) throws Exception {
-        return http.perform(post("/api/projects/" + project + "/runs")
-                .contentType(MediaType.APPLICATION_JSON)
-                .content(settings));
-    }
-
-    private String begin(String project, String settings) throws Exception {
-        String body = start(project, settings)
-                .andExpect(status().isAccepted())
-                .andReturn()
-                .getResponse()
-                .getContentAsString();
-        return json.readTree(body).get("id").asText();
-    }
-
-    /** Waits until a run has ended, and returns it. */
-    private JsonNode ended(String run) {
-        return await().atMost(PATIENCE).until(() -> read("/api/runs/" + run), view -> !view.get("state")
-                .asText()
-                .equals("running"));
-    }
 
     @Test
     void aRunIsRecordedAndReadInBothDirections() throws Exception {

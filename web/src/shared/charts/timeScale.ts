@@ -1,6 +1,6 @@
-import { civil, DAY_MS } from "../../shared/format/dates";
-import { locale } from "../../shared/format/locale";
-import type { PlanView } from "../../shared/api/client";
+import { civil, DAY_MS } from "../format/dates";
+import { locale } from "../format/locale";
+import type { PlanView } from "../api/client";
 
 export type Zoom = "whole" | "months" | "weeks" | "days";
 
