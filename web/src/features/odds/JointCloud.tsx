@@ -9,6 +9,8 @@ const Svg = chakra("svg");
 const LEFT = 66;
 const BOTTOM = 26;
 const TICKS = 5;
+/** How near to a line it can be grasped. */
+const GRIP = 7;
 
 interface Props {
   joint: JointView;
@@ -140,7 +142,7 @@ export function JointCloud({ joint, currency, chance, width, height, onDate, onA
           onKeyDown={onKey("date")}
         >
           <line x1={x} x2={x} y1={0} y2={inner.height} stroke="var(--chakra-colors-plan)" strokeWidth="2" />
-          <line x1={x} x2={x} y1={0} y2={inner.height} stroke="transparent" strokeWidth="14" />
+          <rect x={x - GRIP} width={2 * GRIP} height={inner.height} fill="transparent" />
         </g>
         <g
           cursor="ns-resize"
@@ -153,7 +155,7 @@ export function JointCloud({ joint, currency, chance, width, height, onDate, onA
           onKeyDown={onKey("amount")}
         >
           <line x1={0} x2={inner.width} y1={y} y2={y} stroke="var(--chakra-colors-plan)" strokeWidth="2" />
-          <line x1={0} x2={inner.width} y1={y} y2={y} stroke="transparent" strokeWidth="14" />
+          <rect y={y - GRIP} width={inner.width} height={2 * GRIP} fill="transparent" />
         </g>
       </g>
     </Svg>

@@ -1,10 +1,12 @@
 import { Box, Flex } from "@chakra-ui/react";
+import { History } from "lucide-react";
 import { useState } from "react";
 import { useRuns } from "../../shared/api/runs";
 import { Choice } from "../../shared/ui/Choice";
 import { Notice } from "../../shared/ui/Notice";
 import { PlanQuality } from "../../shared/ui/PlanQuality";
 import { StageRow } from "../../shared/ui/StageRow";
+import { ToolButton } from "../../shared/ui/ToolButton";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { CriticalityTable } from "./CriticalityTable";
 import { FutureReplay } from "./FutureReplay";
@@ -13,6 +15,7 @@ import { NoRunYet } from "./NoRunYet";
 import type { QuantityName } from "./quantity";
 import { QuantityOdds } from "./QuantityOdds";
 import { RunControl } from "./RunControl";
+import { RunsDialog } from "./RunsDialog";
 import { hasResults, RunPicker } from "./RunPicker";
 import { StaleBand } from "./StaleBand";
 import type { Which } from "./useOdds";
@@ -34,6 +37,7 @@ export function OddsStage() {
   const runs = useRuns(plan.project.id);
   const [view, setView] = useState<View>("finish");
   const [which, setWhich] = useState<Which>({ by: "chance", chance: 80 });
+  const [listed, setListed] = useState(false);
   const [picked, setPicked] = useState<string>();
   const all = runs.data ?? [];
   const running = all.find((run) => run.state === "running");
@@ -53,7 +57,18 @@ export function OddsStage() {
             Run {newest?.number}: {failure}
           </Box>
         )}
-        {shown && !running && <RunPicker runs={all} value={shown.id} onChange={setPicked} />}
+        {shown && !running && (
+          <Flex align="center">
+            <RunPicker runs={all} value={shown.id} onChange={setPicked} />
+            <ToolButton
+              label="Recorded runs"
+              hint="All recorded runs: names, notes, what changed since"
+              onClick={() => setListed(true)}
+            >
+              <History size={16} />
+            </ToolButton>
+          </Flex>
+        )}
         <RunControl project={plan.project.id} running={running} />
       </StageRow>
       {shown && <StaleBand run={shown} revision={plan.project.revision} />}
@@ -99,6 +114,18 @@ export function OddsStage() {
           </Box>
         )}
       </Flex>
+      {listed && (
+        <RunsDialog
+          plan={plan}
+          runs={all}
+          shown={shown?.id}
+          onOpen={(run) => {
+            setPicked(run);
+            setListed(false);
+          }}
+          onClose={() => setListed(false)}
+        />
+      )}
     </Box>
   );
 }

@@ -1,7 +1,7 @@
 import { Box, Button, chakra, Field, Flex, Popover, Portal } from "@chakra-ui/react";
 import { Settings2 } from "lucide-react";
 import { ApiError, type RunView } from "../../shared/api/client";
-import { useStartRun, useStopRun } from "../../shared/api/runs";
+import { useRunAction, useStartRun } from "../../shared/api/runs";
 import { formatWhole } from "../../shared/format/numbers";
 import { runRequest, useRunSettings } from "./runSettings";
 
@@ -29,10 +29,11 @@ export function RunControl({ project, running }: { project: string; running?: Ru
             variant="ghost"
             color="softInk"
             aria-label="Settings of the run"
-            title="Iterations and seed"
+            title="Iterations, until steady, seed, name"
           >
             <Settings2 size={15} />
             {settings.iterations}
+            {settings.tolerance ? `, until ${settings.tolerance} %` : ""}
             {settings.seed ? `, seed ${settings.seed}` : ""}
           </Button>
         </Popover.Trigger>
@@ -45,6 +46,18 @@ export function RunControl({ project, running }: { project: string; running?: Ru
                   help="Futures to simulate, 100 to 1,000,000. More make the percentiles surer."
                   value={settings.iterations}
                   onChange={(iterations) => settings.set({ iterations })}
+                />
+                <Setting
+                  label="Until steady, %"
+                  help="Stops sooner, once mean and P80 are known to this share of their standard deviation, such as 2. Empty for all iterations."
+                  value={settings.tolerance}
+                  onChange={(tolerance) => settings.set({ tolerance })}
+                />
+                <Setting
+                  label="Name"
+                  help="What the run is for; it can be changed later."
+                  value={settings.name}
+                  onChange={(name) => settings.set({ name })}
                 />
                 <Setting
                   label="Seed"
@@ -104,14 +117,17 @@ function Setting({
 }
 
 function Progress({ project, run }: { project: string; run: RunView }) {
-  const stop = useStopRun(project);
+  const action = useRunAction(project);
+  const paused = run.progress?.paused ?? false;
   const done = run.progress?.done ?? 0;
   const share = (100 * done) / run.asked;
   return (
     <Flex align="center" gap="3">
       <Box role="status" whiteSpace="nowrap">
-        {formatWhole(done)} of {formatWhole(run.asked)} futures
-        {run.progress && run.progress.perSecond > 0 && (
+        {paused && "Held at "}
+        {formatWhole(done)} of {run.tolerance !== undefined && "at most "}
+        {formatWhole(run.asked)} futures
+        {run.progress && !paused && run.progress.perSecond > 0 && (
           <Box as="span" color="softInk">
             {" "}
             · {formatWhole(run.progress.perSecond)} a second ·{" "}
@@ -138,8 +154,17 @@ function Progress({ project, run }: { project: string; run: RunView }) {
         variant="outline"
         borderColor="strongLine"
         color="ink"
-        loading={stop.isPending}
-        onClick={() => stop.mutate(run.id)}
+        onClick={() => action.mutate({ run: run.id, action: paused ? "resume" : "pause" })}
+      >
+        {paused ? "Go on" : "Hold"}
+      </Button>
+      <Button
+        size="sm"
+        height="28px"
+        variant="outline"
+        borderColor="strongLine"
+        color="ink"
+        onClick={() => action.mutate({ run: run.id, action: "stop" })}
       >
         Stop and keep
       </Button>

@@ -13,7 +13,7 @@ const STATES: Record<string, string> = {
 
 function describe(run: RunView): string {
   const parts = [
-    `Run ${run.number}`,
+    `Run ${run.number}${run.name ? `, ${run.name}` : ""}`,
     formatMoment(run.startedAt),
     `${formatWhole(run.done)} futures`,
     `seed ${run.seed}`,

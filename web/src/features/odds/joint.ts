@@ -4,10 +4,13 @@ import { formatChance, formatMoney } from "../../shared/format/numbers";
 
 /** What date and budget are worth together. */
 export function jointSentence(joint: JointView, currency: string): string {
-  const date = joint.both + joint.dateOnly;
-  const budget = joint.both + joint.costOnly;
+  const date = sum(joint.both, joint.dateOnly);
+  const budget = sum(joint.both, joint.costOnly);
   return `${formatDay(joint.date)} and ${formatMoney(joint.amount, currency)} are kept together with a chance of ${formatChance(joint.both)}: the date alone with ${formatChance(date)}, the budget alone with ${formatChance(budget)}.`;
 }
+
+/** Without what adding up leaves behind, so that all futures are all. */
+const sum = (one: number, other: number) => Number((one + other).toFixed(9));
 
 export interface JointScale {
   x: (time: number) => number;

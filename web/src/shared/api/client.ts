@@ -50,6 +50,7 @@ export type UpdatePreview = Schemas["UpdatePreview"];
 export type UpdateRow = Schemas["UpdateRow"];
 export type CellProblem = Schemas["CellProblem"];
 export type RunView = Schemas["RunView"];
+export type InputChange = Schemas["InputChange"];
 export type RunRequest = Schemas["RunRequest"];
 export type Spans = Schemas["Spans"];
 export type Span = Schemas["Span"];

@@ -1,5 +1,5 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, type RunRequest, type RunView, type Spans } from "./client";
+import { api, type InputChange, type RunRequest, type RunView, type Spans } from "./client";
 
 const runsKey = (project: string) => ["runs", project];
 
@@ -21,11 +21,49 @@ export function useStartRun(project: string) {
   });
 }
 
-export function useStopRun(project: string) {
+/** What can be done to a run: to one at work, and to one that is recorded. */
+export function useRunAction(project: string) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (run: string) => api<RunView>(`/runs/${run}/stop`, { method: "POST" }),
+    mutationFn: ({
+      run,
+      action,
+    }: {
+      run: string;
+      action: "stop" | "pause" | "resume" | "again" | "restore";
+    }) => api<RunView>(`/runs/${run}/${action}`, { method: "POST" }),
+    onSuccess: (run, { action }) => {
+      takeRun(client, project, run, false);
+      if (action === "restore") void client.invalidateQueries({ queryKey: runsKey(project) });
+    },
+  });
+}
+
+/** What a run is called, and why it was made. */
+export function useCallRun(project: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, name, note }: Pick<RunView, "id" | "name" | "note">) =>
+      api<RunView>(`/runs/${id}`, { method: "PATCH", body: { name, note } }),
     onSuccess: (run) => takeRun(client, project, run, false),
+  });
+}
+
+export function useDeleteRun(project: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (run: string) => api<void>(`/runs/${run}`, { method: "DELETE" }),
+    onSuccess: (_, run) =>
+      client.setQueryData<RunView[]>(runsKey(project), (runs = []) => runs.filter((one) => one.id !== run)),
+  });
+}
+
+/** What has changed in the inputs since a run, as of a revision of the plan. */
+export function useInputChanges(run: string, revision: number, wanted: boolean) {
+  return useQuery({
+    queryKey: ["input changes", run, revision],
+    queryFn: () => api<InputChange[]>(`/runs/${run}/changes`),
+    enabled: wanted,
   });
 }
 

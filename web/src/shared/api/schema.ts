@@ -116,6 +116,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{run}/resume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resumeRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restoreRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pauseRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["runAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects": {
         parameters: {
             query?: never;
@@ -468,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{run}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getRun"];
+        put?: never;
+        post?: never;
+        delete: operations["deleteRun"];
+        options?: never;
+        head?: never;
+        patch: operations["callRun"];
+        trace?: never;
+    };
     "/api/projects/{id}/settings": {
         parameters: {
             query?: never;
@@ -514,22 +594,6 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["editBranches"];
-        trace?: never;
-    };
-    "/api/runs/{run}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getRun"];
-        put?: never;
-        post?: never;
-        delete: operations["deleteRun"];
-        options?: never;
-        head?: never;
-        patch?: never;
         trace?: never;
     };
     "/api/runs/{run}/spans": {
@@ -700,6 +764,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["costAtAmount"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changesSince"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1442,6 +1522,13 @@ export interface components {
             high: string;
             density: number[];
         };
+        InputChange: {
+            section: string;
+            key: string;
+            name: string;
+            what: string;
+            fields: string[];
+        };
         JointView: {
             /** Format: date-time */
             date: string;
@@ -1596,6 +1683,7 @@ export interface components {
             perSecond: number;
             /** Format: double */
             secondsLeft: number;
+            paused: boolean;
         };
         ProjectSummary: {
             project: components["schemas"]["ProjectView"];
@@ -1746,17 +1834,24 @@ export interface components {
             iterations: number;
             /** Format: int64 */
             seed?: number;
+            /** Format: double */
+            tolerance?: number;
+            name?: string;
         };
         RunView: {
             /** Format: uuid */
             id: string;
             /** Format: int32 */
             number: number;
+            name?: string;
+            note?: string;
             state: string;
             /** Format: date-time */
             startedAt: string;
             /** Format: int32 */
             asked: number;
+            /** Format: double */
+            tolerance?: number;
             /** Format: int32 */
             done: number;
             /** Format: int64 */
@@ -1768,6 +1863,10 @@ export interface components {
             p80Finish?: string;
             failure?: string;
             progress?: components["schemas"]["Progress"];
+        };
+        RunWords: {
+            name?: string;
+            note?: string;
         };
         SampleRow: {
             /** Format: int32 */
@@ -2031,6 +2130,94 @@ export interface operations {
         responses: {
             /** @description OK */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"];
+                };
+            };
+        };
+    };
+    resumeRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"];
+                };
+            };
+        };
+    };
+    restoreRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"];
+                };
+            };
+        };
+    };
+    pauseRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"];
+                };
+            };
+        };
+    };
+    runAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -2623,6 +2810,74 @@ export interface operations {
             };
         };
     };
+    getRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"];
+                };
+            };
+        };
+    };
+    deleteRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    callRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RunView"];
+                };
+            };
+        };
+    };
     editSettings: {
         parameters: {
             query?: never;
@@ -2692,48 +2947,6 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["EditResult"];
                 };
-            };
-        };
-    };
-    getRun: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                run: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["RunView"];
-                };
-            };
-        };
-    };
-    deleteRun: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                run: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
         };
     };
@@ -2994,6 +3207,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ReadingDouble"];
+                };
+            };
+        };
+    };
+    changesSince: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InputChange"][];
                 };
             };
         };

@@ -15,6 +15,9 @@ final class ActiveRun implements RunMonitor {
     private final AtomicLong lastTold = new AtomicLong();
     private volatile long startedNanos = System.nanoTime();
     private volatile boolean stopped;
+    private boolean paused;
+    private long pausedNanos;
+    private long pausedSince;
 
     ActiveRun(int total, Consumer<RunView.Progress> tell) {
         this.total = total;
@@ -28,10 +31,40 @@ final class ActiveRun implements RunMonitor {
 
     void stop() {
         stopped = true;
+        pause(false);
     }
 
+    boolean isStopped() {
+        return stopped;
+    }
+
+    synchronized void pause(boolean hold) {
+        if (hold == paused) {
+            return;
+        }
+        paused = hold;
+        if (hold) {
+            pausedSince = System.nanoTime();
+        } else {
+            pausedNanos += System.nanoTime() - pausedSince;
+            notifyAll();
+        }
+        tell.accept(progress());
+    }
+
+    /** Asked between two batches: while the run is held, its threads wait here. */
     @Override
     public boolean stopRequested() {
+        synchronized (this) {
+            while (paused && !stopped) {
+                try {
+                    wait();
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                    return true;
+                }
+            }
+        }
         return stopped;
     }
 
@@ -45,10 +78,15 @@ final class ActiveRun implements RunMonitor {
         }
     }
 
-    RunView.Progress progress() {
+    synchronized RunView.Progress progress() {
         int now = done.get();
-        double seconds = Math.max(1e-3, (System.nanoTime() - startedNanos) / 1e9);
+        double seconds = Math.max(1e-3, (now() - startedNanos - pausedNanos) / 1e9);
         double perSecond = now / seconds;
-        return new RunView.Progress(now, perSecond, perSecond == 0 ? 0 : (total - now) / perSecond);
+        return new RunView.Progress(now, perSecond, perSecond == 0 ? 0 : (total - now) / perSecond, paused);
+    }
+
+    /** The moment up to which it has worked. */
+    private long now() {
+        return paused ? pausedSince : System.nanoTime();
     }
 }

@@ -16,6 +16,8 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 class RunArchive {
     private static final int MOST_DECODED = 4;
     private static final double P80 = 0.8;
+    private static final int DAYS_TO_REPENT = 30;
 
     private final RunRecords records;
     private final ProjectRepository projects;
@@ -42,18 +45,19 @@ class RunArchive {
 
     /** Records that a run has begun, with its inputs as they are now. */
     @Transactional
-    public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings) {
+    public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings, String name) {
         projects.findForEditing(project).orElseThrow(() -> new NotFoundException("There is no such project."));
         RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan.revision());
+        run.call(name, null);
         records.insert(run, new RunDataEntity(run.id(), compress(plan.plan())));
         return run;
     }
 
     @Transactional
-    public void finish(UUID id, Plan plan, RunResult result) {
+    public void finish(UUID id, Plan plan, RunResult result, boolean stopped) {
         double p80 =
                 DateSample.of(result.finish(), WorkingTimes.ofProject(plan)).percentile(P80);
-        records.find(id).finished(result.iterations(), Instants.toCivil(p80));
+        records.find(id).finished(result.iterations(), Instants.toCivil(p80), stopped);
         records.data(id).setResults(ResultCodec.encode(result));
     }
 
@@ -78,11 +82,40 @@ class RunArchive {
     }
 
     @Transactional
+    public RunView call(UUID id, String name, String note) {
+        RunEntity run = records.find(id);
+        run.call(name, note);
+        return run.view();
+    }
+
+    /** Takes a run off the list; for some days it can be brought back. */
+    @Transactional
     public void delete(UUID id) {
-        records.delete(records.find(id));
-        synchronized (decoded) {
-            decoded.remove(id);
-        }
+        records.find(id).putAside();
+    }
+
+    @Transactional
+    public RunView bringBack(UUID id) {
+        RunEntity run = records.find(id);
+        run.bringBack();
+        return run.view();
+    }
+
+    /** Removes what was deleted long enough ago, for good. */
+    @Transactional
+    public void sweep() {
+        records.deletedBefore(LocalDateTime.now(ZoneOffset.UTC).minusDays(DAYS_TO_REPENT))
+                .forEach(records::delete);
+    }
+
+    /** A run as it was begun: its settings, and the plan it was made from with its revision. */
+    record Begun(RunEntity run, LoadedPlan plan) {}
+
+    @Transactional(readOnly = true)
+    public Begun begun(UUID id) {
+        RunEntity run = records.find(id);
+        return new Begun(
+                run, LoadedPlan.of(run.revision(), decompress(records.data(id).inputs())));
     }
 
     /**

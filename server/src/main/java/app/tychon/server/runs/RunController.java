@@ -1,12 +1,17 @@
 package app.tychon.server.runs;
 
+import app.tychon.server.edits.InputChange;
+import app.tychon.server.plan.PlanStore;
 import app.tychon.server.project.ProjectService;
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -20,11 +25,13 @@ class RunController {
     private final RunService runs;
     private final RunArchive archive;
     private final ProjectService projects;
+    private final PlanStore plans;
 
-    RunController(RunService runs, RunArchive archive, ProjectService projects) {
+    RunController(RunService runs, RunArchive archive, ProjectService projects, PlanStore plans) {
         this.runs = runs;
         this.archive = archive;
         this.projects = projects;
+        this.plans = plans;
     }
 
     @GetMapping("/projects/{id}/runs")
@@ -47,6 +54,46 @@ class RunController {
     @PostMapping("/runs/{run}/stop")
     RunView stopRun(@PathVariable UUID run) {
         return runs.stop(run);
+    }
+
+    @PostMapping("/runs/{run}/pause")
+    RunView pauseRun(@PathVariable UUID run) {
+        return runs.pause(run, true);
+    }
+
+    @PostMapping("/runs/{run}/resume")
+    RunView resumeRun(@PathVariable UUID run) {
+        return runs.pause(run, false);
+    }
+
+    /** A new run of the same inputs with the same settings, which gives the same numbers. */
+    @PostMapping("/runs/{run}/again")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    RunView runAgain(@PathVariable UUID run) {
+        return runs.again(run);
+    }
+
+    /** What a run is called and why it was made. */
+    record RunWords(
+            @Nullable @Size(max = 120, message = "a name has at most 120 characters") String name,
+            @Nullable @Size(max = 2000, message = "a note has at most 2,000 characters") String note) {}
+
+    @PatchMapping("/runs/{run}")
+    RunView callRun(@PathVariable UUID run, @Valid @RequestBody RunWords body) {
+        return archive.call(run, body.name(), body.note());
+    }
+
+    @PostMapping("/runs/{run}/restore")
+    RunView restoreRun(@PathVariable UUID run) {
+        return archive.bringBack(run);
+    }
+
+    /** What has changed in the project's inputs since a run, object by object. */
+    @GetMapping("/runs/{run}/changes")
+    List<InputChange> changesSince(@PathVariable UUID run) {
+        RunArchive.Begun begun = archive.begun(run);
+        return InputChange.between(
+                begun.plan().plan(), plans.find(begun.run().projectId()).plan());
     }
 
     @DeleteMapping("/runs/{run}")

@@ -2,6 +2,7 @@ package app.tychon.server.runs;
 
 import app.tychon.server.problems.NotFoundException;
 import jakarta.persistence.EntityManager;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Repository;
@@ -28,9 +29,16 @@ class RunRecords {
 
     List<RunEntity> ofProject(UUID project) {
         return entities.createQuery(
-                        "select r from RunEntity r where r.projectId = :project order by r.number desc",
+                        "select r from RunEntity r where r.projectId = :project and r.deletedAt is null"
+                                + " order by r.number desc",
                         RunEntity.class)
                 .setParameter("project", project)
+                .getResultList();
+    }
+
+    List<RunEntity> deletedBefore(LocalDateTime moment) {
+        return entities.createQuery("select r from RunEntity r where r.deletedAt < :moment", RunEntity.class)
+                .setParameter("moment", moment)
                 .getResultList();
     }
 

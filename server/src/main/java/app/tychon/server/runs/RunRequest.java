@@ -2,9 +2,14 @@ package app.tychon.server.runs;
 
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.Steadiness;
 import jakarta.annotation.Nullable;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
+import java.util.Optional;
 import java.util.concurrent.ThreadLocalRandom;
 
 /**
@@ -12,6 +17,9 @@ import java.util.concurrent.ThreadLocalRandom;
  *
  * @param iterations how many futures
  * @param seed the seed to use; a new one is chosen where there is none
+ * @param tolerance stops sooner, once mean and P80 of finish, duration and cost are known to this share of their standard
+ *     deviation; absent for all iterations
+ * @param name what the run is to be called
  */
 record RunRequest(
         @Min(value = 100, message = "at least 100 iterations are needed for a percentile to mean anything")
@@ -22,15 +30,27 @@ record RunRequest(
                 @Max(
                         value = RunRequest.LARGEST_SEED,
                         message = "a seed is a whole number from 0 to 9,007,199,254,740,991")
-                Long seed) {
+                Long seed,
+        @Nullable
+                @DecimalMin(
+                        value = "0.005",
+                        message = "a tolerance lies between 0.5 % and 100 % of the standard deviation")
+                @DecimalMax(value = "1", message = "a tolerance lies between 0.5 % and 100 % of the standard deviation")
+                Double tolerance,
+        @Nullable @Size(max = 120, message = "a name has at most 120 characters") String name) {
     /** The largest whole number that every reader of JSON keeps exactly. */
     static final long LARGEST_SEED = (1L << 53) - 1;
 
     private static final long NEW_SEEDS = 1_000_000;
+    static final double STEADY_LEVEL = 0.8;
 
     RunSettings settings() {
         long chosen = seed == null ? ThreadLocalRandom.current().nextLong(NEW_SEEDS) : seed;
         return new RunSettings(
-                iterations, chosen, Sampling.LATIN, Runtime.getRuntime().availableProcessors());
+                iterations,
+                chosen,
+                Sampling.LATIN,
+                Runtime.getRuntime().availableProcessors(),
+                Optional.ofNullable(tolerance).map(t -> new Steadiness(t, STEADY_LEVEL)));
     }
 }

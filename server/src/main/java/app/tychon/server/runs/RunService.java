@@ -45,13 +45,27 @@ class RunService {
     @EventListener(ApplicationReadyEvent.class)
     void afterStart() {
         archive.markInterrupted();
+        archive.sweep();
     }
 
     /** Begins a run of the project as it stands and returns at once. */
     RunView start(UUID project, RunRequest request) {
-        LoadedPlan plan = plans.find(project);
-        RunSettings settings = request.settings();
-        RunEntity run = archive.begin(project, plan, settings);
+        return begin(project, plans.find(project), request.settings(), request.name());
+    }
+
+    /** Begins a run of the inputs another run was made from, with its settings: the numbers are the same. */
+    RunView again(UUID id) {
+        RunArchive.Begun begun = archive.begun(id);
+        int threads = Runtime.getRuntime().availableProcessors();
+        return begin(
+                begun.run().projectId(),
+                begun.plan(),
+                begun.run().settings(threads),
+                "Run " + begun.run().view().number() + " again");
+    }
+
+    private RunView begin(UUID project, LoadedPlan plan, RunSettings settings, String name) {
+        RunEntity run = archive.begin(project, plan, settings, name);
         ActiveRun watched = new ActiveRun(settings.iterations(), progress -> publish(project, run, progress));
         active.put(run.id(), watched);
         queue.execute(() -> simulate(run, plan, settings, watched));
@@ -67,7 +81,7 @@ class RunService {
         try {
             watched.begin();
             RunResult result = Simulation.run(CompiledPlan.of(plan.plan()), settings, watched);
-            archive.finish(id, plan.plan(), result);
+            archive.finish(id, plan.plan(), result, watched.isStopped());
         } catch (CancellationException e) {
             if (closing) {
                 end(id, RunState.INTERRUPTED, "The server was stopped before this began.");
@@ -109,6 +123,15 @@ class RunService {
         ActiveRun watched = active.get(id);
         if (watched != null) {
             watched.stop();
+        }
+        return view(id);
+    }
+
+    /** Holds a run where it is, or lets it go on. */
+    RunView pause(UUID id, boolean paused) {
+        ActiveRun watched = active.get(id);
+        if (watched != null) {
+            watched.pause(paused);
         }
         return view(id);
     }

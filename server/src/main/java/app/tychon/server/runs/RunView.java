@@ -10,7 +10,8 @@ import java.util.UUID;
  *
  * @param number counts the runs of the project
  * @param state running, done, stopped, interrupted or failed
- * @param asked iterations asked for
+ * @param asked iterations asked for, at most
+ * @param tolerance share of the standard deviation at which it stops by itself; absent where it does not
  * @param done iterations simulated
  * @param revision of the project's inputs it was made from
  * @param p80Finish finish that is kept with 80 % chance, once there are results
@@ -20,9 +21,12 @@ import java.util.UUID;
 record RunView(
         UUID id,
         int number,
+        @Nullable String name,
+        @Nullable String note,
         String state,
         Instant startedAt,
         int asked,
+        @Nullable Double tolerance,
         int done,
         long seed,
         String sampling,
@@ -32,10 +36,24 @@ record RunView(
         @Nullable Progress progress) {
 
     /** How far a run is: iterations done, their rate, and seconds left at that rate. */
-    record Progress(int done, double perSecond, double secondsLeft) {}
+    record Progress(int done, double perSecond, double secondsLeft, boolean paused) {}
 
     RunView withProgress(Progress now) {
         return new RunView(
-                id, number, state, startedAt, asked, now.done(), seed, sampling, revision, p80Finish, failure, now);
+                id,
+                number,
+                name,
+                note,
+                state,
+                startedAt,
+                asked,
+                tolerance,
+                now.done(),
+                seed,
+                sampling,
+                revision,
+                p80Finish,
+                failure,
+                now);
     }
 }

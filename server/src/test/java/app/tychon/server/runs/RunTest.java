@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.containsString;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -127,7 +126,7 @@ class RunTest extends RunningTest {
     void aRunThatTheServerLeftBehindIsSaidToBeInterrupted() throws Exception {
         UUID project = plans.insert(RandomPlans.oneCalendar(3, 10));
         RunSettings settings = new RunSettings(1000, 1, Sampling.LATIN, 1);
-        RunEntity left = archive.begin(project, plans.find(project), settings);
+        RunEntity left = archive.begin(project, plans.find(project), settings, null);
         archive.markInterrupted();
         JsonNode view = read("/api/runs/" + left.id());
         assertThat(view.get("state").asText()).isEqualTo("interrupted");
@@ -146,14 +145,6 @@ class RunTest extends RunningTest {
                     .andExpect(status().isUnprocessableEntity())
                     .andExpect(jsonPath("$.detail").value("a chance lies between 0 and 100 %"));
         }
-    }
-
-    @Test
-    void aDeletedRunIsGone() throws Exception {
-        String run = begin(bringIn("garden-room"), "{\"iterations\":100,\"seed\":1}");
-        ended(run);
-        http.perform(delete("/api/runs/" + run)).andExpect(status().isNoContent());
-        http.perform(get("/api/runs/" + run)).andExpect(status().isNotFound());
     }
 
     @Test

@@ -1,0 +1,55 @@
+package app.tychon.server.edits;
+
+import app.tychon.core.model.Plan;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.TreeSet;
+
+/**
+ * An object that differs between two versions of a plan.
+ *
+ * @param section as the project file calls it: activities, links, risks, …
+ * @param key the object's own code within the section
+ * @param name what people call it; empty where it has no name
+ * @param what added, removed, changed or moved
+ * @param fields those that differ, where it was changed
+ */
+public record InputChange(String section, String key, String name, String what, List<String> fields) {
+
+    /** Everything that differs, section by section. */
+    public static List<InputChange> between(Plan before, Plan after) {
+        return ChangeSet.between(before, after).changes().stream()
+                .map(InputChange::of)
+                .toList();
+    }
+
+    private static InputChange of(Change change) {
+        ObjectNode old = change.before() == null ? null : change.before().is();
+        ObjectNode now = change.after() == null ? null : change.after().is();
+        ObjectNode named = now == null ? old : now;
+        List<String> fields = old == null || now == null ? List.of() : differing(old, now);
+        String what = old == null ? "added" : now == null ? "removed" : fields.isEmpty() ? "moved" : "changed";
+        return new InputChange(
+                change.section(),
+                change.key(),
+                named.path("name").asText(named.path("title").asText("")),
+                what,
+                fields);
+    }
+
+    private static List<String> differing(JsonNode old, JsonNode now) {
+        TreeSet<String> names = new TreeSet<>();
+        old.fieldNames().forEachRemaining(names::add);
+        now.fieldNames().forEachRemaining(names::add);
+        List<String> fields = new ArrayList<>();
+        for (String name : names) {
+            if (!Objects.equals(old.get(name), now.get(name))) {
+                fields.add(name);
+            }
+        }
+        return fields;
+    }
+}

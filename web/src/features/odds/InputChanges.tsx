@@ -1,0 +1,48 @@
+import { Box } from "@chakra-ui/react";
+import type { InputChange } from "../../shared/api/client";
+import { useInputChanges } from "../../shared/api/runs";
+import { formatWhole } from "../../shared/format/numbers";
+
+const MOST = 40;
+
+/** What one of the file's sections holds, for people. */
+const THINGS: Record<string, string> = {
+  project: "Settings",
+  calendars: "Calendar",
+  wbs: "Branch",
+  activities: "Activity",
+  links: "Predecessors of",
+  grades: "Grade",
+  correlations: "Correlation",
+  resources: "Resource",
+  assignments: "Resources of",
+  costs: "Cost line",
+  risks: "Risk",
+  accepted: "Accepted finding",
+  evidence: "Past work",
+};
+
+/** What has changed in the inputs since a run, object by object. */
+export function InputChanges({ run, revision }: { run: string; revision: number }) {
+  const changes = useInputChanges(run, revision, true);
+  if (changes.isError) return <Box role="alert">{changes.error.message}</Box>;
+  if (!changes.data) return <Box color="softInk">Comparing…</Box>;
+  if (changes.data.length === 0)
+    return <Box color="softInk">Nothing: what was changed has been taken back.</Box>;
+  return (
+    <Box as="ul" pl="5" my="1" listStyleType="disc" maxH="220px" overflow="auto">
+      {changes.data.slice(0, MOST).map((change) => (
+        <li key={`${change.section} ${change.key}`}>{inWords(change)}</li>
+      ))}
+      {changes.data.length > MOST && <li>and {formatWhole(changes.data.length - MOST)} more</li>}
+    </Box>
+  );
+}
+
+/** "Activity S20, Access permit: duration, estimate changed." */
+export function inWords({ section, key, name, what, fields }: InputChange): string {
+  const thing = THINGS[section] ?? section;
+  const named = section === "project" ? thing : `${thing} ${key}${name ? `, ${name}` : ""}`;
+  const spelled = fields.map((field) => field.replace(/([A-Z])/g, " $1").toLowerCase());
+  return `${named}: ${spelled.length > 0 ? `${spelled.join(", ")} ` : ""}${what}.`;
+}
