@@ -105,7 +105,7 @@ const at = (month: number) => Date.UTC(Math.floor(month / 12), month % 12, 1);
 function amounts(low: number, high: number, most: number, currency: string) {
   const rough = (high - low) / most;
   const unit = 10 ** Math.floor(Math.log10(rough));
-  const step = unit * ([1, 2, 5, 10].find((factor) => factor * unit >= rough) ?? 10);
+  const step = unit * ([1, 2, 5, 10].find((factor) => factor * unit >= 0.7 * rough) ?? 10);
   return steps(Math.ceil(low / step) * step, high, step).map((value) => ({
     value,
     label: formatMoney(value, currency),

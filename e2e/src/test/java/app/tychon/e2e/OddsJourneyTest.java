@@ -58,8 +58,9 @@ class OddsJourneyTest extends Journey {
         browser.read(JOINT, "the budget alone with 100 %");
         browser.see("[role='slider'][aria-label='Date']").sendKeys(Keys.ARROW_RIGHT);
         browser.read(JOINT, "1 Jan 2029");
-        browser.see("[aria-label='Futures by finish and cost'] circle").click();
-        browser.read(FUTURE, "Future 1 of 2,000");
+        browser.see("[aria-label='Futures by finish and cost'] circle:last-of-type")
+                .click();
+        browser.read(FUTURE, "Future 2,000 of 2,000");
     }
 
     @Test
