@@ -99,11 +99,15 @@ public class LiveOdds {
         } catch (CancellationException newer) {
             LOG.debug("Live odds of {} gave way to a newer edit", project);
         } catch (InvalidPlanException e) {
-            String why = e.problems().get(0).message();
-            tell(project, new LiveView(plan.revision(), State.REFUSED, null, null, why));
+            refuse(project, plan, e.problems().get(0).message());
         } catch (RuntimeException e) {
             LOG.error("Live odds of {} failed", project, e);
+            refuse(project, plan, "the simulation failed; the plan itself is safe");
         }
+    }
+
+    private void refuse(UUID project, LoadedPlan plan, String why) {
+        tell(project, new LiveView(plan.revision(), State.REFUSED, null, null, why));
     }
 
     private void refine(UUID project, LoadedPlan plan, CompiledPlan compiled, Outlook first) {
@@ -112,6 +116,8 @@ public class LiveOdds {
             tell(project, new LiveView(plan.revision(), State.REFINED, refined, first, null));
         } catch (CancellationException newer) {
             LOG.debug("Refining of {} gave way to a newer edit", project);
+        } catch (RuntimeException e) {
+            LOG.error("Refining the odds of {} failed", project, e);
         }
     }
 

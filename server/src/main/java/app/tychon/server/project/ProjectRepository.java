@@ -29,7 +29,8 @@ public interface ProjectRepository extends Repository<ProjectEntity, UUID> {
 
     /** The P80 finish of each project's last run that has one. */
     @Query("select r.projectId as project, r.p80Finish as finish from RunEntity r where r.number ="
-            + " (select max(s.number) from RunEntity s where s.projectId = r.projectId and s.p80Finish is not null)")
+            + " (select max(s.number) from RunEntity s where s.projectId = r.projectId and s.p80Finish is not null"
+            + " and s.deletedAt is null)")
     List<LastOdds> findLastOdds();
 
     /** The P80 finish of a project. */

@@ -10,7 +10,10 @@ import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import app.tychon.core.model.Link;
+import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.WorkDuration;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveView.State;
@@ -22,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -113,6 +117,20 @@ class LiveOddsTest {
                 .isBefore(before.finish().percentiles().get(79));
         live.planChanged(new PlanChanged(PROJECT, stands(3, demo)));
         assertThat(told(State.REFINED, 3).get(5).outlook()).isEqualTo(before);
+    }
+
+    @Test
+    void aPlanThatCannotBeSimulatedSaysWhy() {
+        Plan loop = demo.withLinks(
+                Stream.concat(demo.links().stream(), Stream.of(new Link("I99", "S00", LinkType.FS, WorkDuration.ZERO)))
+                        .toList());
+        LoadedPlan sound = LoadedPlan.of(1, demo);
+        when(plans.find(PROJECT)).thenReturn(new LoadedPlan(1, loop, sound.network(), sound.schedule(), sound.cost()));
+        live.now(PROJECT);
+        LiveView refused = told(State.REFUSED, 1).get(0);
+        assertThat(refused.refusal()).contains("loop");
+        assertThat(refused.outlook()).isNull();
+        assertThat(live.now(PROJECT)).isEqualTo(refused);
     }
 
     @Test

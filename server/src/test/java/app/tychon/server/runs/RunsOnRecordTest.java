@@ -91,8 +91,21 @@ class RunsOnRecordTest extends RunningTest {
         ended(run);
         http.perform(delete("/api/runs/" + run)).andExpect(status().isNoContent());
         assertThat(read("/api/projects/" + project + "/runs")).isEmpty();
+        assertThat(lastP80(project).isMissingNode())
+                .as("in the list of projects")
+                .isTrue();
         send(post("/api/runs/" + run + "/restore"), "");
         assertThat(read("/api/projects/" + project + "/runs")).hasSize(1);
+        assertThat(lastP80(project).asText()).startsWith("20");
+    }
+
+    private JsonNode lastP80(String project) throws Exception {
+        for (JsonNode one : read("/api/projects")) {
+            if (one.at("/project/id").asText().equals(project)) {
+                return one.path("p80");
+            }
+        }
+        throw new AssertionError("the project is not listed");
     }
 
     @Test
