@@ -1,11 +1,12 @@
 import { Box, Flex } from "@chakra-ui/react";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { Notice } from "../../shared/ui/Notice";
 import { ConfidenceTable } from "./ConfidenceTable";
 import { OddsChart } from "./OddsChart";
 import type { QuantityName } from "./quantity";
 import { planSentence, readingSentence, targetSentence } from "./sentences";
 import { ShapeFacts } from "./ShapeFacts";
+import { TakeOutMenu } from "./TakeOutMenu";
 import { type Line, useQuantity, useReading } from "./useOdds";
 
 const USUAL_LEVELS = [10, 25, 50, 70, 80, 90, 95];
@@ -14,6 +15,7 @@ const USUAL_LEVELS = [10, 25, 50, 70, 80, 90, 95];
 export function QuantityOdds({ run, name, currency }: { run: string; name: QuantityName; currency: string }) {
   const [levels, setLevels] = useState(USUAL_LEVELS);
   const [line, setLine] = useState<Line>({ by: "chance", chance: 80 });
+  const chart = useRef<HTMLDivElement>(null);
   const odds = useQuantity(run, name, levels, currency);
   const reading = useReading(run, name, line);
   if (odds.isError) return <Notice alert>{odds.error.message}</Notice>;
@@ -22,20 +24,24 @@ export function QuantityOdds({ run, name, currency }: { run: string; name: Quant
   return (
     <Flex height="100%">
       <Flex direction="column" flex="1" minW="0" pl="5" pr="2" pt="4" pb="2">
-        <Box
-          as="h1"
-          fontSize="21px"
-          fontWeight="600"
-          lineHeight="1.3"
-          aria-live="polite"
-          data-testid="reading"
-        >
-          {reading.data ? readingSentence(quantity, reading.data) : " "}
-        </Box>
+        <Flex align="flex-start" gap="2">
+          <Box
+            as="h1"
+            flex="1"
+            fontSize="21px"
+            fontWeight="600"
+            lineHeight="1.3"
+            aria-live="polite"
+            data-testid="reading"
+          >
+            {reading.data ? readingSentence(quantity, reading.data) : " "}
+          </Box>
+          <TakeOutMenu run={run} name={name} chart={chart} />
+        </Flex>
         <Box color="softInk" mt="1">
           {planSentence(quantity)} {targetSentence(quantity)}
         </Box>
-        <Box flex="1" minHeight="0">
+        <Box ref={chart} flex="1" minHeight="0">
           <OddsChart quantity={quantity} reading={reading.data} line={line} onLine={setLine} />
         </Box>
       </Flex>

@@ -14,9 +14,11 @@ import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.Variation;
 import app.tychon.core.simulation.Variation.RiskSetting;
 import app.tychon.exchange.ProjectFileReader;
+import app.tychon.exchange.table.IterationsCsv;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -115,7 +117,9 @@ final class SimulateCommand implements Callable<Integer> {
             JsonReport.write(report, json);
         }
         if (samples != null) {
-            SamplesCsv.write(result, samples);
+            try (Writer writer = Files.newBufferedWriter(samples)) {
+                IterationsCsv.write(result, writer);
+            }
         }
     }
 }

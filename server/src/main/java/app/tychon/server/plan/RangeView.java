@@ -29,22 +29,33 @@ public record RangeView(
         double plannedChance,
         int[] density) {
 
+    private static final int DIGITS = 12;
+
     public static RangeView of(Optional<Estimate> estimate, EstimateRange range) {
         return new RangeView(
                 estimate.filter(e -> !isAsPlanned(e, range))
                         .map(e -> EstimateJson.word(e.shape()))
                         .orElse("certain"),
                 estimate.map(Estimate::shape).filter(RangeView::hasLimits).isPresent(),
-                range.planned(),
-                range.low(),
-                range.likely().isPresent() ? range.likely().getAsDouble() : null,
-                range.high(),
-                range.mean(),
-                range.standardDeviation(),
+                told(range.planned()),
+                told(range.low()),
+                range.likely().isPresent() ? told(range.likely().getAsDouble()) : null,
+                told(range.high()),
+                told(range.mean()),
+                told(range.standardDeviation()),
                 range.plannedChance(),
                 Arrays.stream(range.density())
                         .mapToInt(height -> (int) Math.round(100 * height))
                         .toArray());
+    }
+
+    /** To twelve digits: what arithmetic leaves behind is no part of what somebody typed. */
+    private static double told(double value) {
+        if (value == 0) {
+            return 0;
+        }
+        double unit = Math.pow(10, DIGITS - Math.ceil(Math.log10(Math.abs(value))));
+        return Math.round(value * unit) / unit;
     }
 
     /** Said to take exactly what is planned, as one does where a grade would say otherwise. */

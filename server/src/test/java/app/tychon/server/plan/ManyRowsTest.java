@@ -66,7 +66,7 @@ class ManyRowsTest {
         assertThat(loaded).isEqualTo(plan);
         assertThat(statistics.getPrepareStatementCount())
                 .as("queries to load: one a table, and the revision")
-                .isLessThanOrEqualTo(13);
+                .isLessThanOrEqualTo(14);
 
         statistics.clear();
         assertThat(plans.find(id).plan()).isEqualTo(plan);

@@ -84,4 +84,33 @@ class FutureTest extends RunningTest {
         JsonNode again = read(run + "/joint?date=" + pair.get("finish").asText() + "&amount=" + pair.get("cost"));
         assertThat(again.get("both").asDouble()).isCloseTo(0.7, within(0.002));
     }
+
+    @Test
+    void curveAndIterationsGoOutAsTables() throws Exception {
+        String run = demoRun();
+        String[] curve = table(run + "/finish.csv");
+        assertThat(curve).hasSize(202);
+        assertThat(curve[0]).isEqualTo("chancePercent,value,low95,high95");
+        assertThat(curve[161])
+                .startsWith("80.0,"
+                        + read(run + "/finish/at-chance?chance=80")
+                                .get("value")
+                                .asText()
+                                .substring(0, 10));
+        assertThat(table(run + "/cost.csv")).hasSize(202);
+        String[] iterations = table(run + "/iterations.csv");
+        assertThat(iterations).hasSize(2001);
+        String[] first = iterations[17].split(",");
+        JsonNode future = read(run + "/futures/17");
+        assertThat(Double.parseDouble(first[3])).isCloseTo(future.get("cost").asDouble(), within(1e-6));
+    }
+
+    private String[] table(String address) throws Exception {
+        return http.perform(get(address))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString()
+                .split("\r\n");
+    }
 }
