@@ -36,7 +36,12 @@ export function QuantityOdds({ run, name, currency }: { run: string; name: Quant
           >
             {reading.data ? readingSentence(quantity, reading.data) : " "}
           </Box>
-          <TakeOutMenu run={run} name={name} chart={chart} />
+          <TakeOutMenu
+            run={run}
+            name={name}
+            chart={chart}
+            title={reading.data ? readingSentence(quantity, reading.data) : quantity.title}
+          />
         </Flex>
         <Box color="softInk" mt="1">
           {planSentence(quantity)} {targetSentence(quantity)}

@@ -11,17 +11,20 @@ interface Props {
   name: "finish" | "cost";
   /** What the picture is of. */
   chart: RefObject<HTMLElement | null>;
+  /** What stands over the picture. */
+  title: string;
 }
 
 /** The chart as a picture, and the numbers behind it as tables. */
-export function TakeOutMenu({ run, name, chart }: Props) {
-  const picture = () => (chart.current ? svgOf(chart.current) : "");
+export function TakeOutMenu({ run, name, chart, title }: Props) {
+  const picture = async () => (chart.current ? svgOf(chart.current, title) : "");
   const attempt = (action: () => Promise<void>, said?: string) => () =>
     void action().then(
       () => said && notify(said),
       (error: unknown) => notify(`No picture could be made: ${String(error)}`),
     );
-  const copy = async () => navigator.clipboard.write([new ClipboardItem({ "image/png": pngOf(picture()) })]);
+  const copy = async () =>
+    navigator.clipboard.write([new ClipboardItem({ "image/png": picture().then(pngOf) })]);
   return (
     <Menu.Root positioning={{ placement: "bottom-end" }}>
       <Menu.Trigger asChild>
@@ -37,13 +40,15 @@ export function TakeOutMenu({ run, name, chart }: Props) {
             </Menu.Item>
             <Menu.Item
               value="svg"
-              onSelect={() => keepFile(new Blob([picture()], { type: "image/svg+xml" }), `${name}.svg`)}
+              onSelect={attempt(async () =>
+                keepFile(new Blob([await picture()], { type: "image/svg+xml" }), `${name}.svg`),
+              )}
             >
               Picture (SVG)
             </Menu.Item>
             <Menu.Item
               value="png"
-              onSelect={attempt(async () => keepFile(await pngOf(picture()), `${name}.png`))}
+              onSelect={attempt(async () => keepFile(await pngOf(await picture()), `${name}.png`))}
             >
               Picture (PNG)
             </Menu.Item>
