@@ -2,6 +2,9 @@ package app.tychon.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -122,6 +125,50 @@ class RangesJourneyTest extends Journey {
         browser.readAll("[role='dialog'] button", "New group\n3 members, by pairs");
         browser.enter("[aria-label='S40 with S30']", "7");
         browser.read("[role='dialog'] [role='alert']", "a number from −1 to 1, not “7”");
+    }
+
+    @Test
+    void aTableOfGradesIsChangedAndExtremesAreAskedBeforeTheLikelyValue() {
+        openRanges();
+        browser.press("Grades");
+        browser.enter("[role='group'][aria-label='Firm'] input[name='high']", "soon");
+        browser.read("[role='dialog'] [role='alert']", "A number is needed, not “soon”");
+        browser.enter("[role='group'][aria-label='Firm'] input[name='high']", "125");
+        browser.press("New grade");
+        browser.fill("[role='group'][aria-label='New grade'] input[aria-label='Name']", "Wild");
+        browser.press("Keep the table");
+        browser.isGone("[role='dialog']");
+        browser.select("S10", "grade");
+        browser.type("-");
+        browser.read(grade("S10"), "Wild");
+
+        browser.see("[aria-label='Sheet of the row']").click();
+        browser.read("aside", "Grade Wild, its own.");
+        browser.press("Ask me in order");
+        browser.enter("input[name='low']", "9");
+        browser.enter("input[name='high']", "8");
+        browser.read("aside [role='alert']", "The worst must lie above the best, 9");
+        browser.enter("input[name='high']", "20");
+        browser.enter("input[name='likely']", "11");
+        browser.press("Keep this range");
+        browser.read("aside", "A range of its own.");
+        browser.read(grade("S10"), "own");
+    }
+
+    @Test
+    void rangesOfAFileAreSeenBeforeTheyAreTakenOver() throws IOException {
+        openRanges();
+        Path bad = Files.writeString(folder.resolve("bad.csv"), "Id,Low,Likely,High\nS10,9,8,7\n");
+        Path good = Files.writeString(folder.resolve("good.csv"), "Id,Low,Likely,High\nS10,90 %,110 %,250 %\n");
+        browser.see("[aria-label='More for ranges']").click();
+        browser.pick("Ranges from a file…");
+        browser.choose("[aria-label='File of ranges']", bad.toString());
+        browser.read("[role='dialog'] [role='alert']", "Row 2, low: low 9 is above likely 8");
+        browser.choose("[aria-label='File of ranges']", good.toString());
+        browser.read("[role='dialog']", "triangular 90 % to 110 % to 250 %");
+        browser.press("Take over");
+        browser.isGone("[role='dialog']");
+        browser.read(Browser.cell("S10", "high"), "30");
     }
 
     @Test
