@@ -1,5 +1,6 @@
 import type { Outlook } from "../../shared/api/client";
 import { civil, DAY_MS, formatDay, formatShortDay } from "../../shared/format/dates";
+import { locale } from "../../shared/format/locale";
 import { formatChance, formatMoney, formatWhole } from "../../shared/format/numbers";
 
 const P50 = 49;
@@ -81,7 +82,7 @@ export function axisTicks(heading: Heading, low: number, high: number, most: num
   return heading.name === "finish" ? months(low, high, most) : amounts(low, high, most, currency);
 }
 
-const monthOfYear = new Intl.DateTimeFormat("en-GB", { timeZone: "UTC", month: "short", year: "2-digit" });
+const monthOfYear = new Intl.DateTimeFormat(locale, { timeZone: "UTC", month: "short", year: "2-digit" });
 
 function months(low: number, high: number, most: number) {
   const span = (high - low) / DAY_MS;

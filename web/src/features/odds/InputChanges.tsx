@@ -24,7 +24,7 @@ const THINGS: Record<string, string> = {
 
 /** What has changed in the inputs since a run, object by object. */
 export function InputChanges({ run, revision }: { run: string; revision: number }) {
-  const changes = useInputChanges(run, revision, true);
+  const changes = useInputChanges(run, revision);
   if (changes.isError) return <Box role="alert">{changes.error.message}</Box>;
   if (!changes.data) return <Box color="softInk">Comparing…</Box>;
   if (changes.data.length === 0)

@@ -1,8 +1,7 @@
-import { Menu, Portal } from "@chakra-ui/react";
-import { Ellipsis } from "lucide-react";
+import { Menu } from "@chakra-ui/react";
 import { useNavigate } from "react-router";
 import type { PlanView } from "../../shared/api/client";
-import { ToolButton } from "../../shared/ui/ToolButton";
+import { StageMenu } from "../../shared/ui/StageMenu";
 
 const FILES = [
   { value: "file", label: "Project file, everything in it" },
@@ -21,38 +20,16 @@ export function PlanMenu({ plan, onSettings, onCalendars }: Props) {
   const navigate = useNavigate();
   const project = plan.project.id;
   return (
-    <Menu.Root positioning={{ placement: "bottom-end" }}>
-      <Menu.Trigger asChild>
-        <ToolButton label="More for the plan">
-          <Ellipsis size={16} />
-        </ToolButton>
-      </Menu.Trigger>
-      <Portal>
-        <Menu.Positioner>
-          <Menu.Content bg="panel" minW="60">
-            <Menu.Item value="settings" onSelect={onSettings}>
-              Settings of the project…
-            </Menu.Item>
-            <Menu.Item value="calendars" onSelect={onCalendars}>
-              Calendars…
-            </Menu.Item>
-            <Menu.Item value="update" onSelect={() => void navigate(`/projects/${project}/update`)}>
-              Update from a newer file…
-            </Menu.Item>
-            <Menu.Separator borderColor="line" />
-            <Menu.ItemGroup>
-              <Menu.ItemGroupLabel color="softInk">Take out as</Menu.ItemGroupLabel>
-              {FILES.map((file) => (
-                <Menu.Item key={file.value} value={file.value} asChild>
-                  <a href={`/api/projects/${project}/${file.value}`} download>
-                    {file.label}
-                  </a>
-                </Menu.Item>
-              ))}
-            </Menu.ItemGroup>
-          </Menu.Content>
-        </Menu.Positioner>
-      </Portal>
-    </Menu.Root>
+    <StageMenu label="More for the plan" project={project} title="Take out as" files={FILES}>
+      <Menu.Item value="settings" onSelect={onSettings}>
+        Settings of the project…
+      </Menu.Item>
+      <Menu.Item value="calendars" onSelect={onCalendars}>
+        Calendars…
+      </Menu.Item>
+      <Menu.Item value="update" onSelect={() => void navigate(`/projects/${project}/update`)}>
+        Update from a newer file…
+      </Menu.Item>
+    </StageMenu>
   );
 }

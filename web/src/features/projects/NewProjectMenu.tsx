@@ -6,6 +6,7 @@ import { useBegin, useBeginFromExample, useExamples } from "../../shared/api/pro
 import { formatDay, parseDay, toCivilText } from "../../shared/format/dates";
 import { nextMonday } from "../../shared/schedule/scheduleSentences";
 import { notify } from "../../shared/ui/notify";
+import { Refusal } from "../../shared/ui/Refusal";
 
 const Label = chakra("label");
 
@@ -89,11 +90,7 @@ function BlankDialog({ onMade, onClose }: { onMade: (project: ProjectView) => vo
               {field("Name", name, setName)}
               {field("First day of the project", day, setDay)}
               {field("Currency", currency, setCurrency)}
-              {refusal && (
-                <Box role="alert" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-                  {refusal}
-                </Box>
-              )}
+              {refusal && <Refusal>{refusal}</Refusal>}
             </Dialog.Body>
             <Dialog.Footer>
               <Button size="sm" variant="outline" onClick={onClose}>

@@ -11,6 +11,7 @@ import { MatrixGrid } from "./MatrixGrid";
 import { MemberList } from "./MemberList";
 import { NearestMatrix } from "./NearestMatrix";
 import { ScatterPreview } from "./ScatterPreview";
+import { Refusal } from "../../shared/ui/Refusal";
 
 const KINDS = [
   { value: "group", label: "One coefficient" },
@@ -47,7 +48,7 @@ export function CorrelationEditor({ plan, kept, onKept }: Props) {
   };
   const send = () =>
     attempt(async () => {
-      const result = await edits.correlation({ ...correlationWords(draft), id: draft.id } as CorrelationView);
+      const result = await edits.correlation(correlationWords(draft));
       onKept(draft.id || (result.correlations?.at(-1)?.id ?? ""));
     });
   /** What cannot hold together is shown first, with the nearest that can; nothing is changed in silence. */
@@ -117,11 +118,7 @@ export function CorrelationEditor({ plan, kept, onKept }: Props) {
               onKeep={() => void send()}
             />
           )}
-          {refusal && (
-            <Box role="alert" mt="3" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-              {refusal}
-            </Box>
-          )}
+          {refusal && <Refusal mt="3">{refusal}</Refusal>}
           <Flex gap="2" mt="4">
             <Button size="sm" bg="action" color="onAction" onClick={() => void keep()}>
               Keep

@@ -20,7 +20,7 @@ type Side = (typeof SIDES)[number]["value"];
 
 /** The odds with and without correlation, on the same random numbers, and what became of each coefficient. */
 export function CorrelationOdds({ plan }: { plan: PlanView }) {
-  const effect = useCorrelationEffect(plan.project.id, plan.project.revision, true);
+  const effect = useCorrelationEffect(plan.project.id, plan.project.revision);
   const [side, setSide] = useState<Side>("both");
   if (effect.isError) return <Box role="alert">{refusalOf(effect.error)}</Box>;
   if (!effect.data) return <Box color="softInk">Simulating both, 5,000 iterations each…</Box>;

@@ -7,6 +7,7 @@ import { formatWhole } from "../../shared/format/numbers";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { EvidenceFits } from "./EvidenceFits";
 import { nameOf } from "./selection";
+import { Refusal } from "../../shared/ui/Refusal";
 
 const Area = chakra("textarea");
 const Input = chakra("input");
@@ -64,11 +65,7 @@ export function EvidenceDialog({ plan, rows, onClose }: Props) {
               value={text}
               onChange={(event) => setText(event.target.value)}
             />
-            {refusal && (
-              <Box role="alert" my="2" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-                {refusal}
-              </Box>
-            )}
+            {refusal && <Refusal my="2">{refusal}</Refusal>}
             <Flex gap="2" mt="3" align="center">
               <Button
                 size="sm"

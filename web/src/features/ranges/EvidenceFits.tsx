@@ -6,7 +6,8 @@ import { formatOne, formatSigned } from "../../shared/format/numbers";
 import { shapeLabel } from "../../shared/range/estimates";
 import { notify } from "../../shared/ui/notify";
 import { FitChart } from "./FitChart";
-import { evidenceSentence, fitWords } from "./fits";
+import { evidenceSentence, fitPoints, fitWords } from "./fits";
+import { Refusal } from "../../shared/ui/Refusal";
 
 const Input = chakra("input");
 const Entry = chakra("button");
@@ -33,7 +34,7 @@ export function EvidenceFits({ plan, look, rows, onAgain, onDone }: Props) {
     setRefusal(undefined);
     try {
       await edits.evidence({
-        evidence: { id: "?", name, observations: look.observations },
+        evidence: { id: "", name, observations: look.observations },
         estimate: fit.words,
         ...how,
       });
@@ -80,7 +81,11 @@ export function EvidenceFits({ plan, look, rows, onAgain, onDone }: Props) {
                   {one.andersonDarling.toFixed(2)}
                 </Box>
               </Flex>
-              {i === chosen && <Box>{fitWords(one)}</Box>}
+              {i === chosen && (
+                <Box>
+                  {fitWords(one)} {fitPoints(one, look.ratios)}
+                </Box>
+              )}
             </Entry>
           ))}
         </Box>
@@ -148,11 +153,7 @@ export function EvidenceFits({ plan, look, rows, onAgain, onDone }: Props) {
           Select rows in the grid and choose “Fit to past work” to give a shape to them.
         </Box>
       )}
-      {refusal && (
-        <Box role="alert" mt="3" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-          {refusal}
-        </Box>
-      )}
+      {refusal && <Refusal mt="3">{refusal}</Refusal>}
       <Button size="sm" variant="ghost" mt="3" onClick={onAgain}>
         Other past work
       </Button>

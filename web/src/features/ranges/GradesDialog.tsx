@@ -6,6 +6,7 @@ import { starterGrades } from "../../shared/api/ranges";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { GradeRow } from "./GradeRow";
 import { draftOf, type GradeDraft, gradesOfFile, gradeWords, joined, newGrade, usersOf } from "./grades";
+import { Refusal } from "../../shared/ui/Refusal";
 
 const Input = chakra("input");
 
@@ -69,11 +70,7 @@ export function GradesDialog({ plan, onClose }: { plan: PlanView; onClose: () =>
             onRemove={() => setGrades(grades.filter((one) => one !== grade))}
           />
         ))}
-        {refusal && (
-          <Box role="alert" my="3" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-            {refusal}
-          </Box>
-        )}
+        {refusal && <Refusal my="3">{refusal}</Refusal>}
         <Flex gap="2" mt="4" align="center">
           <Button size="sm" bg="action" color="onAction" onClick={() => void keep()}>
             Keep the table

@@ -7,6 +7,7 @@ import { formatWhole } from "../../shared/format/numbers";
 import { Problems } from "../../shared/schedule/Problems";
 import { notify } from "../../shared/ui/notify";
 import { WideDialog } from "../../shared/ui/WideDialog";
+import { Refusal } from "../../shared/ui/Refusal";
 
 const Input = chakra("input");
 const SHOWN = 200;
@@ -52,11 +53,7 @@ export function RangeFileDialog({ plan, onClose }: { plan: PlanView; onClose: ()
           accept=".csv,.xlsx,.txt,.tsv"
           onChange={(event) => void choose(event.target.files?.[0])}
         />
-        {refusal && (
-          <Box role="alert" mt="3" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-            {refusal}
-          </Box>
-        )}
+        {refusal && <Refusal mt="3">{refusal}</Refusal>}
         {preview && preview.problems.length > 0 && (
           <Box mt="3">
             <Problems

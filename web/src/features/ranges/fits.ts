@@ -1,5 +1,5 @@
 import type { EvidenceLook, FitView } from "../../shared/api/client";
-import { formatWhole } from "../../shared/format/numbers";
+import { formatDays, formatWhole } from "../../shared/format/numbers";
 
 /** Akaike's difference below which two shapes explain the data about as well. */
 const AS_GOOD = 2;
@@ -20,6 +20,13 @@ export function fitWords(fit: FitView): string {
   return fit.distance <= fit.expectedDistance
     ? `${rank}. Its curve leaves the data by ${gap} at most; chance alone may do up to ${limit}.`
     : `${rank}. Its curve leaves the data by ${gap}, more than the ${limit} chance would explain.`;
+}
+
+/** What work would take by a shape, in one case of ten, of two, and in nine of ten. */
+export function fitPoints({ p10, p50, p90 }: FitView, ratios: boolean): string {
+  const said = (value: number) =>
+    ratios ? `${Math.round(value * 100)} %` : formatDays(Number(value.toPrecision(3)));
+  return `P10 ${said(p10)}, P50 ${said(p50)}, P90 ${said(p90)}.`;
 }
 
 /** What past work says as a whole. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { CorrelationView, EvidenceLook, FitView, PlanView } from "../../shared/api/client";
 import { asGroup, asMatrix, coefficientOf, strength, withBlock, withMembers } from "./correlations";
-import { evidenceSentence, fitWords } from "./fits";
+import { evidenceSentence, fitPoints, fitWords } from "./fits";
 import { gradesOfFile, gradeWords, joined, newGrade } from "./grades";
 import { rangedBeneath } from "./selection";
 
@@ -74,6 +74,12 @@ describe("past work", () => {
       "The best of them. Its curve leaves the data by 8 points at most; chance alone may do up to 25.",
     );
     expect(fitWords({ ...fit, behind: 9, distance: 0.4 })).toContain("Much worse than the best");
+  });
+
+  it("tells what a shape would make of it", () => {
+    const points = { ...fit, p10: 0.95, p50: 1.12, p90: 1.481 };
+    expect(fitPoints(points, true)).toBe("P10 95 %, P50 112 %, P90 148 %.");
+    expect(fitPoints({ ...points, p90: 14.812 }, false)).toContain("P90 14.8.");
   });
 
   it("is warned of where there is little of it", () => {

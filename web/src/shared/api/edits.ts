@@ -6,7 +6,6 @@ import {
   api,
   ApiError,
   type BranchEdit,
-  type CorrelationView,
   type EditResult,
   type EditView,
   type PlanView,
@@ -14,6 +13,7 @@ import {
   type Undoing,
 } from "./client";
 import { planKey } from "./plan";
+import type { correlationWords } from "./ranges";
 
 /** The plan was changed meanwhile by somebody else. */
 const CONFLICT = 409;
@@ -75,7 +75,8 @@ export function useEdits(project: string) {
       removeCalendar: (id: string) =>
         mutateAsync({ path: `/calendars/${encodeURIComponent(id)}`, method: "DELETE" }),
       grades: (body: unknown[]) => mutateAsync({ path: "/grades", method: "PUT", body }),
-      correlation: (body: CorrelationView) => mutateAsync({ path: "/correlations", method: "PUT", body }),
+      correlation: (body: ReturnType<typeof correlationWords>) =>
+        mutateAsync({ path: "/correlations", method: "PUT", body }),
       removeCorrelation: (id: string) =>
         mutateAsync({ path: `/correlations/${encodeURIComponent(id)}`, method: "DELETE" }),
       evidence: (body: unknown) => mutateAsync({ path: "/evidence", method: "POST", body }),

@@ -65,7 +65,7 @@ export const lookAtCorrelation = (correlation: CorrelationView) =>
 
 /** A correlation in the words of the project file, which has either one coefficient or a matrix. */
 export function correlationWords({ id, name, members, coefficient, matrix }: CorrelationView) {
-  return { id: id || "?", name, members, ...(matrix.length > 0 ? { matrix } : { coefficient }) };
+  return { id, name, members, ...(matrix.length > 0 ? { matrix } : { coefficient }) };
 }
 
 export function useCorrelatedPoints(coefficient: number) {
@@ -79,11 +79,10 @@ export function useCorrelatedPoints(coefficient: number) {
 }
 
 /** The odds with and without correlation, as of a revision of the plan. */
-export function useCorrelationEffect(project: string, revision: number, wanted: boolean) {
+export function useCorrelationEffect(project: string, revision: number) {
   return useQuery({
     queryKey: ["correlation effect", project, revision],
     queryFn: () => api<CorrelationEffect>(`/projects/${project}/correlations/effect`),
-    enabled: wanted,
     retry: false,
   });
 }

@@ -59,11 +59,10 @@ export function useDeleteRun(project: string) {
 }
 
 /** What has changed in the inputs since a run, as of a revision of the plan. */
-export function useInputChanges(run: string, revision: number, wanted: boolean) {
+export function useInputChanges(run: string, revision: number) {
   return useQuery({
     queryKey: ["input changes", run, revision],
     queryFn: () => api<InputChange[]>(`/runs/${run}/changes`),
-    enabled: wanted,
   });
 }
 

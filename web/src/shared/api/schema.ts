@@ -1477,7 +1477,6 @@ export interface components {
         FitView: {
             shape: string;
             words: components["schemas"]["EstimateWords"];
-            text: string;
             /** Format: double */
             aic: number;
             /** Format: double */
@@ -1862,7 +1861,6 @@ export interface components {
             id: string;
             name: string;
             kind: string;
-            branch: string;
             /** Format: date-time */
             planStart: string;
             /** Format: date-time */

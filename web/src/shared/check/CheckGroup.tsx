@@ -6,6 +6,7 @@ import { formatWhole } from "../format/numbers";
 import { useGridStore } from "../grid/gridStore";
 import { handedIn } from "../sheet/useHandIn";
 import type { CheckWords } from "./CheckPanel";
+import { Refusal } from "../ui/Refusal";
 
 const Button = chakra("button");
 const Input = chakra("input");
@@ -133,11 +134,7 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
           }}
         />
       )}
-      {refusal && (
-        <Box role="alert" mt="1" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-          {refusal}
-        </Box>
-      )}
+      {refusal && <Refusal mt="1">{refusal}</Refusal>}
     </Box>
   );
 }

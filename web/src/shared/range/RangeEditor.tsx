@@ -16,6 +16,7 @@ import { originSentence } from "./origin";
 import { ParameterFields } from "./ParameterFields";
 import { PARAMETER_LABELS, SHAPE_INFO, tidy } from "./shapes";
 import { doubts } from "./warnings";
+import { Refusal } from "../ui/Refusal";
 
 const PLOT_WIDTH = 336;
 const SETTLED = 350;
@@ -95,11 +96,7 @@ export function RangeEditor({ plan, one }: { plan: PlanView; one: Ranged }) {
           {isCost ? "suffices" : "suffice"} with {formatChance(range.plannedChance)} chance.
         </Box>
       )}
-      {look.isError && (
-        <Box role="alert" my="2" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-          {refusalOf(look.error)}
-        </Box>
-      )}
+      {look.isError && <Refusal my="2">{refusalOf(look.error)}</Refusal>}
       {look.data && doubts(words, look.data).map((doubt) => <Doubt key={doubt}>{doubt}</Doubt>)}
       {draft && (
         <Box my="2" p="2" bg="actionTint" role="status">
@@ -126,11 +123,7 @@ export function RangeEditor({ plan, one }: { plan: PlanView; one: Ranged }) {
           </Flex>
         </Box>
       )}
-      {refusal && (
-        <Box role="alert" my="2" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-          {refusal}
-        </Box>
-      )}
+      {refusal && <Refusal my="2">{refusal}</Refusal>}
       <ChoiceField
         label="Grade"
         hint="A grade takes the place of a range of its own"

@@ -6,6 +6,7 @@ import { useEdits } from "../api/edits";
 import { useGridStore } from "../grid/gridStore";
 import { handedIn } from "./useHandIn";
 import { LINK_TYPES, linkText } from "./words";
+import { Refusal } from "../ui/Refusal";
 
 const Input = chakra("input");
 const Select = chakra("select");
@@ -129,11 +130,7 @@ export function LinkList({ plan, activity, side, links }: Props) {
             .slice(0, 20)
             .map((other) => <option key={other.id} value={`${other.id} ${other.name}`} />)}
       </datalist>
-      {refusal && (
-        <Box role="alert" mt="1" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-          {refusal}
-        </Box>
-      )}
+      {refusal && <Refusal mt="1">{refusal}</Refusal>}
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { type ReactNode, useId, useState } from "react";
+import { Refusal } from "./Refusal";
 
 const Input = chakra("input");
 const Area = chakra("textarea");
@@ -133,11 +134,7 @@ function Labelled({
           {children}
         </Box>
       </Flex>
-      {refusal && (
-        <Box role="alert" mt="1" px="2" py="1" bg="riskTint" borderWidth="1px" borderColor="risk">
-          {refusal} Esc takes the old value back.
-        </Box>
-      )}
+      {refusal && <Refusal mt="1">{refusal} Esc takes the old value back.</Refusal>}
     </Box>
   );
 }

@@ -49,11 +49,7 @@ public final class WorkingTimes {
 
     /** The time map of a sound plan's project calendar. */
     public static WorkingTime ofProject(Plan plan) {
-        CalendarDefinition calendar = plan.calendars().stream()
-                .filter(c -> c.id().equals(plan.project().calendar()))
-                .findFirst()
-                .orElseThrow();
-        return of(calendar, plan.project().start().toLocalDate());
+        return of(plan.projectCalendar(), plan.project().start().toLocalDate());
     }
 
     /** Time that never rests: every minute of the clock is worked. */

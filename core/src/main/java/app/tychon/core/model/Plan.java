@@ -62,6 +62,14 @@ public record Plan(
                 List.of());
     }
 
+    /** The calendar the project counts its working days in; a sound plan has it. */
+    public CalendarDefinition projectCalendar() {
+        return calendars.stream()
+                .filter(c -> c.id().equals(project.calendar()))
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** A copy of which sections can be replaced. */
     public PlanDraft edit() {
         return new PlanDraft(this);

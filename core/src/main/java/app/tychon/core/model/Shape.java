@@ -23,7 +23,17 @@ public sealed interface Shape {
         }
     }
 
-    record Uniform(double low, double high) implements Shape {}
+    /** Whether its word and its points, low, likely and high, say all of it. */
+    default boolean isSaidByPoints() {
+        return false;
+    }
+
+    record Uniform(double low, double high) implements Shape {
+        @Override
+        public boolean isSaidByPoints() {
+            return true;
+        }
+    }
 
     /**
      * Chances at which the outer points of a three-point estimate stand: 0 and 1 where they are the ends, 0.1 and 0.9
@@ -37,6 +47,11 @@ public sealed interface Shape {
         public Triangular(double low, double likely, double high) {
             this(low, likely, high, Ends.LIMITS);
         }
+
+        @Override
+        public boolean isSaidByPoints() {
+            return ends.equals(Ends.LIMITS);
+        }
     }
 
     /**
@@ -47,6 +62,11 @@ public sealed interface Shape {
 
         public Pert(double low, double likely, double high, double weight) {
             this(low, likely, high, weight, Ends.LIMITS);
+        }
+
+        @Override
+        public boolean isSaidByPoints() {
+            return ends.equals(Ends.LIMITS) && weight == USUAL_WEIGHT;
         }
     }
 

@@ -9,7 +9,6 @@ import app.tychon.core.model.EstimateRules.Subject;
 import app.tychon.core.model.Grade;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
-import app.tychon.core.model.Shape;
 import app.tychon.core.model.WbsNode;
 import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonText;
@@ -30,7 +29,6 @@ import java.util.Set;
 public final class RangeReader {
     private static final Set<String> GRADE = Set.of("grade", "estimate grade", "class");
     private static final Set<String> PARAMETERS = Set.of("parameters", "estimate");
-    private static final Estimate CERTAIN = new Estimate(new Shape.Fixed(1), Basis.FACTOR);
 
     private final Table table;
     private final Map<ScheduleColumn, Integer> columns;
@@ -152,7 +150,7 @@ public final class RangeReader {
         String low = cell(row, ScheduleColumn.LOW);
         String high = cell(row, ScheduleColumn.HIGH);
         if ((shape.equalsIgnoreCase("certain") || shape.equalsIgnoreCase("fixed")) && low.isEmpty() && high.isEmpty()) {
-            return Optional.of(CERTAIN);
+            return Optional.of(Estimate.AS_PLANNED);
         }
         return ThreePoints.read(
                 subject,

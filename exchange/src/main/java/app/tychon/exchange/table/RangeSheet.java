@@ -103,7 +103,7 @@ public final class RangeSheet {
         Shape shape = estimate.get().shape();
         Basis basis = estimate.get().basis();
         Optional<Object> word = Optional.of(EstimateJson.word(shape));
-        boolean plain = basis != Basis.HOURS && ThreePoints.isPlain(shape);
+        boolean plain = basis != Basis.HOURS && shape.isSaidByPoints();
         Optional<Object> rest = plain ? none : Optional.of(JsonText.of(EstimateJson.write(estimate.get())));
         if (shape instanceof Shape.Triangular s && plain) {
             return List.of(word, cell(s.low(), basis), cell(s.likely(), basis), cell(s.high(), basis), rest);

@@ -14,17 +14,6 @@ import java.util.function.BiConsumer;
 final class ThreePoints {
     private ThreePoints() {}
 
-    /** Whether a shape is said in full by its word and its points. */
-    static boolean isPlain(Shape shape) {
-        if (shape instanceof Shape.Triangular s) {
-            return s.ends().equals(Shape.Ends.LIMITS);
-        }
-        if (shape instanceof Shape.Pert s) {
-            return s.ends().equals(Shape.Ends.LIMITS) && s.weight() == Shape.Pert.USUAL_WEIGHT;
-        }
-        return shape instanceof Shape.Uniform;
-    }
-
     static Optional<Estimate> read(
             Subject subject,
             String shape,

@@ -32,10 +32,7 @@ record SettingsEdit(JsonNode fields) implements Edit {
         List<Problem> problems = new ArrayList<>();
         JsonCursor at = JsonCursor.at(fields, problems).allow(KNOWN);
         Project now = plan.project();
-        CalendarDefinition calendar = plan.calendars().stream()
-                .filter(c -> c.id().equals(now.calendar()))
-                .findFirst()
-                .orElseThrow();
+        CalendarDefinition calendar = plan.projectCalendar();
         Project after = new Project(
                 now.id(),
                 at.optional("name", JsonCursor::text).orElse(now.name()),

@@ -4,7 +4,6 @@ import app.tychon.core.model.Basis;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Grade;
 import app.tychon.core.model.Problem;
-import app.tychon.core.model.Shape;
 import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonCursor;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -13,15 +12,13 @@ import java.util.Optional;
 
 /** Grade and estimate of an activity or a cost line as an edit gives them. */
 final class SpreadFields {
-    private static final Estimate CERTAIN = new Estimate(new Shape.Fixed(1), Basis.FACTOR);
-
     private SpreadFields() {}
 
     /** @param counts the grade that holds where there is no estimate: where there is one, certainty has to be said */
     static Optional<Estimate> estimate(
             RowEdit edit, Optional<Estimate> now, Optional<Grade> counts, Basis usual, List<Problem> problems) {
         if (Boolean.TRUE.equals(edit.certain())) {
-            return counts.map(grade -> CERTAIN);
+            return counts.map(grade -> Estimate.AS_PLANNED);
         }
         if (edit.estimate() == null) {
             return now;

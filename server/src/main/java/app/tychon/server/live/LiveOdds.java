@@ -28,7 +28,9 @@ import org.springframework.transaction.event.TransactionalEventListener;
  */
 @Service
 public class LiveOdds {
-    static final int FIRST = 1_000;
+    /** Enough to see a difference of days between two plans that share their random numbers. */
+    public static final int FIRST = 1_000;
+
     static final int REFINED = 5_000;
     private static final int MOST_KEPT = 50;
     /** The answer to an edit goes out before its odds take the processor. */
@@ -70,6 +72,15 @@ public class LiveOdds {
                 null);
     }
 
+    /** The short simulation of the plan as it is: the one that is known, or a new one. */
+    public Outlook first(UUID project) {
+        LoadedPlan plan = plans.find(project);
+        LiveView view = known.get(project);
+        return view != null && view.revision() == plan.revision() && view.first() != null
+                ? view.first()
+                : Outlook.of(CompiledPlan.of(plan.plan()), FIRST, RunMonitor.NONE);
+    }
+
     /** Only of projects that somebody has asked for; the others are worked out when they are. */
     @TransactionalEventListener
     void planChanged(PlanChanged change) {
@@ -79,7 +90,7 @@ public class LiveOdds {
     }
 
     private void begin(UUID project, LoadedPlan plan) {
-        if (wanted.size() >= MOST_KEPT) {
+        if (wanted.size() >= MOST_KEPT && !wanted.containsKey(project)) {
             wanted.clear();
             known.clear();
         }

@@ -5,7 +5,6 @@ import app.tychon.core.analysis.KernelDensity;
 import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTimes;
-import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.RunMonitor;
@@ -60,14 +59,9 @@ public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable H
 
     /** @throws java.util.concurrent.CancellationException when the thread is interrupted or the monitor stops at once */
     public static Outlook of(CompiledPlan plan, int iterations, RunMonitor monitor) {
-        RunSettings settings = new RunSettings(iterations, SEED, Sampling.LATIN, THREADS);
-        RunResult result = Simulation.run(plan, settings, monitor);
+        RunResult result = Simulation.run(plan, settings(iterations), monitor);
         Plan inputs = plan.network().plan();
-        CalendarDefinition calendar = inputs.calendars().stream()
-                .filter(c -> c.id().equals(inputs.project().calendar()))
-                .findFirst()
-                .orElseThrow();
-        double day = calendar.hoursPerDay() * 60;
+        double day = inputs.projectCalendar().hoursPerDay() * 60;
         Heading<LocalDateTime> finish = heading(
                 DateSample.of(result.finish(), WorkingTimes.ofProject(inputs)),
                 result.planFinish(),
@@ -88,6 +82,11 @@ public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable H
                                 cost.standardDeviation(),
                                 value -> value)
                         : null);
+    }
+
+    /** How every outlook of so many iterations is simulated. */
+    public static RunSettings settings(int iterations) {
+        return new RunSettings(iterations, SEED, Sampling.LATIN, THREADS);
     }
 
     private static <V> Heading<V> heading(

@@ -36,7 +36,7 @@ public record RangeView(
                 estimate.filter(e -> !isAsPlanned(e, range))
                         .map(e -> EstimateJson.word(e.shape()))
                         .orElse("certain"),
-                estimate.map(Estimate::shape).filter(RangeView::hasLimits).isPresent(),
+                estimate.map(Estimate::shape).filter(Shape::isSaidByPoints).isPresent(),
                 told(range.planned()),
                 told(range.low()),
                 range.likely().isPresent() ? told(range.likely().getAsDouble()) : null,
@@ -61,15 +61,5 @@ public record RangeView(
     /** Said to take exactly what is planned, as one does where a grade would say otherwise. */
     private static boolean isAsPlanned(Estimate estimate, EstimateRange range) {
         return estimate.shape() instanceof Shape.Fixed && range.low() == range.planned();
-    }
-
-    private static boolean hasLimits(Shape shape) {
-        if (shape instanceof Shape.Triangular s) {
-            return s.ends().equals(Shape.Ends.LIMITS);
-        }
-        if (shape instanceof Shape.Pert s) {
-            return s.ends().equals(Shape.Ends.LIMITS) && s.weight() == Shape.Pert.USUAL_WEIGHT;
-        }
-        return shape instanceof Shape.Uniform;
     }
 }

@@ -2,8 +2,6 @@ package app.tychon.server.ranges;
 
 import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Sampling;
 import app.tychon.server.live.Outlook;
 import java.util.List;
 
@@ -16,7 +14,6 @@ import java.util.List;
  */
 record CorrelationEffect(Outlook with, Outlook without, List<Achieved> achieved) {
     static final int ITERATIONS = 5_000;
-    private static final long SEED = 4711;
 
     /**
      * Coefficients asked for, of the nearest possible matrix, and as they came out; each a full matrix by the members'
@@ -25,11 +22,10 @@ record CorrelationEffect(Outlook with, Outlook without, List<Achieved> achieved)
     record Achieved(String id, double[][] asked, double[][] used, double[][] achieved) {}
 
     static CorrelationEffect of(CompiledPlan plan, Outlook with, Outlook without) {
-        RunSettings settings = new RunSettings(ITERATIONS, SEED, Sampling.LATIN, 1);
         return new CorrelationEffect(
                 with,
                 without,
-                CorrelationReport.of(plan, settings, ITERATIONS).stream()
+                CorrelationReport.of(plan, Outlook.settings(ITERATIONS), ITERATIONS).stream()
                         .map(r -> new Achieved(r.id(), r.asked(), r.used(), r.achieved()))
                         .toList());
     }

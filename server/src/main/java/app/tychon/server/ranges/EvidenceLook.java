@@ -13,7 +13,6 @@ import app.tychon.core.uncertainty.Distributions;
 import app.tychon.core.uncertainty.fitting.Fit;
 import app.tychon.core.uncertainty.fitting.Fitting;
 import app.tychon.exchange.EstimateJson;
-import app.tychon.exchange.EstimateText;
 import app.tychon.exchange.table.CellProblem;
 import app.tychon.exchange.table.EvidenceReader;
 import app.tychon.server.plan.EstimateWords;
@@ -64,7 +63,6 @@ record EvidenceLook(
      * A shape fitted.
      *
      * @param words the estimate in the words of the project file, factors where the values are ratios
-     * @param text the same for people
      * @param aic Akaike's criterion, the lower the better
      * @param behind by how much it exceeds that of the best
      * @param distance Kolmogorov–Smirnov: the largest gap between the data's curve and the fitted one, 0 to 1
@@ -75,7 +73,6 @@ record EvidenceLook(
     record FitView(
             String shape,
             @Schema(implementation = EstimateWords.class) JsonNode words,
-            String text,
             double aic,
             double behind,
             double distance,
@@ -154,7 +151,6 @@ record EvidenceLook(
         return new FitView(
                 EstimateJson.word(shape),
                 words,
-                EstimateText.of(estimate),
                 fit.aic(),
                 fit.aic() - best,
                 fit.kolmogorovSmirnov(),

@@ -19,6 +19,7 @@ import app.tychon.exchange.JsonCursor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.edits.RowEdit;
 import app.tychon.server.edits.RowEdits;
+import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
@@ -32,15 +33,14 @@ import org.springframework.stereotype.Service;
 /** What ranges that are not kept yet would mean. */
 @Service
 class RangeService {
-    /** Enough to see a difference of days between two plans that share their random numbers. */
-    private static final int ITERATIONS = 1_000;
-
     private final PlanStore plans;
     private final Edits edits;
+    private final LiveOdds live;
 
-    RangeService(PlanStore plans, Edits edits) {
+    RangeService(PlanStore plans, Edits edits, LiveOdds live) {
         this.plans = plans;
         this.edits = edits;
+        this.live = live;
     }
 
     /** @throws InvalidPlanException with the problem of every parameter, such as {@code /low} */
@@ -81,9 +81,7 @@ class RangeService {
     RangeEffect effect(UUID project, String row, JsonNode words) {
         Plan after = edits.look(project, new RowEdits(List.of(RowEdit.spread(row, null, words))))
                 .plan();
-        return new RangeEffect(
-                outlook(CompiledPlan.of(plans.find(project).plan()), ITERATIONS),
-                outlook(CompiledPlan.of(after), ITERATIONS));
+        return new RangeEffect(live.first(project), outlook(CompiledPlan.of(after), LiveOdds.FIRST));
     }
 
     /** The odds with all that moves together, and as if everything moved alone. */

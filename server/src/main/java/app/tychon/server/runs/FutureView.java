@@ -48,13 +48,11 @@ record FutureView(
      *
      * @param days its duration in this future, in days of its calendar
      * @param drove whether it lay on a longest path
-     * @param branch name of the branch it lies in
      */
     record RowView(
             String id,
             String name,
             String kind,
-            String branch,
             LocalDateTime planStart,
             LocalDateTime planFinish,
             LocalDateTime start,
@@ -98,8 +96,6 @@ record FutureView(
 
     private static List<RowView> rows(CompiledPlan compiled, Replay replay) {
         Plan plan = compiled.network().plan();
-        Map<String, String> branches =
-                plan.wbs().stream().collect(Collectors.toMap(node -> node.id(), node -> node.name()));
         List<ScheduledActivity> planned = compiled.schedule().activities();
         return IntStream.range(0, plan.activities().size())
                 .mapToObj(i -> {
@@ -112,7 +108,6 @@ record FutureView(
                             activity.id(),
                             activity.name(),
                             activity.kind().name().toLowerCase(Locale.ROOT),
-                            branches.get(activity.wbs()),
                             Instants.toCivil(then.earlyStart()),
                             Instants.toCivil(then.earlyFinish()),
                             Instants.toCivil(now.start()),

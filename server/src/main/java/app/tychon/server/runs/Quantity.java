@@ -33,10 +33,7 @@ record Quantity<V>(
     private static final int DENSITY_POINTS = 512;
 
     static Quantity<LocalDateTime> finish(RecordedRun run) {
-        CalendarDefinition calendar = run.plan().calendars().stream()
-                .filter(c -> c.id().equals(run.plan().project().calendar()))
-                .findFirst()
-                .orElseThrow();
+        CalendarDefinition calendar = run.plan().projectCalendar();
         return new Quantity<>(
                 run.finish(),
                 run.result().planFinish(),
