@@ -21,7 +21,7 @@ public final class WholePlan {
                 .grade("B", spread)
                 .graded("W", "B")
                 .task("A", 5)
-                .last(a -> a.withGrade(Optional.of("B")).watched())
+                .last(a -> a.withGrade(Optional.of("B")).withWatch(true))
                 .task("B1", 5)
                 .correlation(Correlation.group("R1", "Crew", List.of("A", "B1"), 0.6))
                 .correlation(new Correlation(

@@ -44,8 +44,20 @@ public final class WorkJson {
     }
 
     private static Targets targets(JsonCursor at) {
-        at.allow(Set.of("finish", "cost"));
-        return new Targets(at.optional("finish", JsonCursor::dateTime), at.optional("cost", JsonCursor::number));
+        at.allow(Set.of("finish", "cost", "confidence"));
+        return new Targets(
+                at.optional("finish", JsonCursor::dateTime),
+                at.optional("cost", JsonCursor::number),
+                at.optional("confidence", WorkJson::confidence).orElse(Targets.USUAL_CONFIDENCE));
+    }
+
+    public static int confidence(JsonCursor at) {
+        double percent = at.number();
+        if (percent != Math.rint(percent) || percent < 1 || percent > 99) {
+            at.problem("must be a whole number of percent from 1 to 99, not " + at.quoted());
+            return Targets.USUAL_CONFIDENCE;
+        }
+        return (int) percent;
     }
 
     public static WbsNode branch(JsonCursor at) {
@@ -123,6 +135,7 @@ public final class WorkJson {
         ObjectNode targets = node.putObject("targets");
         project.targets().finish().ifPresent(finish -> targets.put("finish", finish.toString()));
         project.targets().cost().ifPresent(cost -> Numbers.put(targets, "cost", cost));
+        targets.put("confidence", project.targets().confidence());
         return node;
     }
 

@@ -5,8 +5,10 @@ import app.tychon.core.calendar.WorkingTime;
 
 /** Samples of instants. Between two of them one goes through working time, so that no percentile falls in a weekend. */
 public final class DateSample {
-    private static final int MOST_BINS = 60;
-    private static final int[] BIN_DAYS = {1, 7, 14, 28, 56, 91, 182, 364};
+    /** Bins of a histogram where no other number is wished. */
+    public static final int USUAL_BINS = 60;
+
+    private static final int[] BIN_DAYS = {1, 7, 14, 21, 28, 42, 56, 91, 182, 364};
     private static final double A_MONDAY = 4.0 * Instants.DAY;
 
     private DateSample() {}
@@ -18,16 +20,19 @@ public final class DateSample {
 
     /**
      * A histogram of instants in bins of whole days, or of whole weeks from Monday, so that every bin holds as much
-     * working time as its neighbours; the narrowest that gives at most {@value #MOST_BINS} bins.
+     * working time as its neighbours; the narrowest that gives at most {@code most} bins.
+     *
+     * @param most 1 to {@value Histogram#MOST_BINS}
      */
-    public static Histogram histogram(Sample instants) {
+    public static Histogram histogram(Sample instants, int most) {
         for (int days : BIN_DAYS) {
             double width = (double) days * Instants.DAY;
-            if ((instants.max() - instants.min()) / width < MOST_BINS - 1) {
+            // Where a day would be too wide for what was asked, one is the narrowest still.
+            if ((instants.max() - instants.min()) / width < Math.max(1, most - 1)) {
                 return Histogram.aligned(instants, A_MONDAY, width);
             }
         }
-        return Histogram.of(instants, MOST_BINS);
+        return Histogram.of(instants, most);
     }
 
     private static double between(WorkingTime time, double lower, double upper, double part) {

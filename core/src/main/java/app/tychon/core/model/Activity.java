@@ -230,7 +230,8 @@ public record Activity(
                 id, wbs, name, kind, duration, calendar, constraint, progress, grade, estimate, other, watch, notes);
     }
 
-    public Activity watched() {
+    /** Whether all its sampled values are kept by every run, and a run until steady waits for its finish too. */
+    public Activity withWatch(boolean other) {
         return new Activity(
                 id,
                 wbs,
@@ -243,7 +244,7 @@ public record Activity(
                 grade,
                 estimate,
                 combineRisks,
-                true,
+                other,
                 notes);
     }
 

@@ -101,6 +101,12 @@ public final class PlanRules {
         found.addAll(TextRules.date("/project/start", project.start()));
         project.dataDate().ifPresent(d -> found.addAll(TextRules.date("/project/dataDate", d)));
         project.targets().finish().ifPresent(f -> found.addAll(TextRules.date("/project/targets/finish", f)));
+        int confidence = project.targets().confidence();
+        if (confidence < 1 || confidence > 99) {
+            found.add(
+                    "/project/targets/confidence",
+                    "the level of confidence is a whole number of percent from 1 to 99, not " + confidence);
+        }
     }
 
     private void calendars() {

@@ -1,6 +1,8 @@
 package app.tychon.core.simulation;
 
+import app.tychon.core.simulation.CostModel.Spending;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
@@ -22,14 +24,42 @@ final class Batches {
         void batch(int first, int count);
     }
 
+    /** Keeps what is wanted of a batch that has been worked off. */
+    @FunctionalInterface
+    interface Keeper {
+        void keep(BatchWorker worker, int first, int count);
+    }
+
     private final RunSettings settings;
     private final RunMonitor monitor;
     private final AtomicInteger next = new AtomicInteger();
     private final AtomicInteger done = new AtomicInteger();
+    private final BitSet finished = new BitSet();
 
     Batches(RunSettings settings, RunMonitor monitor) {
         this.settings = settings;
         this.monitor = monitor;
+    }
+
+    /**
+     * Works off all iterations of a plan.
+     *
+     * @return how many were done
+     * @throws CancellationException as {@link #run}
+     */
+    static int each(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Keeper keeper) {
+        Draws draws = new Draws(settings.seed(), settings.sampling());
+        Batches batches = new Batches(settings, monitor);
+        batches.run(
+                () -> {
+                    BatchWorker worker = new BatchWorker(plan, draws, Simulation.BATCH);
+                    return (first, count) -> {
+                        worker.iterate(first, count, i -> {}, Spending.UNSEEN);
+                        keeper.keep(worker, first, count);
+                    };
+                },
+                done -> false);
+        return batches.done();
     }
 
     /**
@@ -69,6 +99,13 @@ final class Batches {
         return done.get();
     }
 
+    /** Iterations from the first on of which none is missing; what threads wrote of them is seen by who asks. */
+    int doneInOrder() {
+        synchronized (finished) {
+            return Math.min(settings.iterations(), finished.nextClearBit(0) * Simulation.BATCH);
+        }
+    }
+
     private boolean isStopped() {
         return monitor.stopRequested() || Thread.currentThread().isInterrupted();
     }
@@ -101,6 +138,9 @@ final class Batches {
             }
             int count = Math.min(Simulation.BATCH, end - first);
             worker.batch(first, count);
+            synchronized (finished) {
+                finished.set(first / Simulation.BATCH);
+            }
             monitor.progress(done.addAndGet(count), settings.iterations());
         }
     }

@@ -1,6 +1,5 @@
 package app.tychon.core.simulation;
 
-import app.tychon.core.simulation.CostModel.Spending;
 import java.util.Arrays;
 
 /**
@@ -18,19 +17,8 @@ public record Outcomes(double[] finish, double[] duration, double[] cost) {
      *     interrupted
      */
     public static Outcomes of(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
-        Draws draws = new Draws(settings.seed(), settings.sampling());
         Samples samples = new Samples(settings.iterations());
-        Batches batches = new Batches(settings, monitor);
-        batches.run(
-                () -> {
-                    BatchWorker worker = new BatchWorker(plan, draws, Simulation.BATCH);
-                    return (first, count) -> {
-                        worker.iterate(first, count, i -> {}, Spending.UNSEEN);
-                        samples.add(worker, first, count);
-                    };
-                },
-                done -> false);
-        int n = batches.done();
+        int n = Batches.each(plan, settings, monitor, samples::add);
         return new Outcomes(
                 Arrays.copyOf(samples.finish, n),
                 Arrays.copyOf(samples.duration, n),

@@ -4,42 +4,95 @@ import app.tychon.core.model.Activity;
 import app.tychon.core.model.WbsNode;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.simulation.RunResult.Output;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** Keeps all values of branches, milestones and watched activities. */
+/** Keeps all values of watched activities, milestones and branches, as far as there is room. */
 final class OutputSamples {
+    /** Numbers that milestones and branches may take, four an iteration each; what is watched is always kept. */
+    static final int MOST_VALUES = 16_000_000;
+
+    private static final int EACH = 4;
     private static final double[] NO_MONEY = {};
 
     /** @param owners rows of the money that is its own or lies beneath it */
     private record Kept(Output output, int position, int row, int[] owners) {}
 
+    private final CompiledPlan plan;
+    private final Network network;
     private final ForwardPass pass;
+    private final BranchSpans rows;
     private final List<Kept> kept = new ArrayList<>();
 
-    OutputSamples(CompiledPlan plan, int iterations) {
+    private OutputSamples(CompiledPlan plan) {
+        this.plan = plan;
+        network = plan.network();
         pass = plan.pass();
+        rows = new BranchSpans(network, 1);
+    }
+
+    /** For a run: what is watched, then milestones, then branches from the top. */
+    static OutputSamples of(CompiledPlan plan, int iterations) {
         Network network = plan.network();
-        Map<String, Integer> owners = plan.costs().owners();
-        BranchSpans rows = new BranchSpans(network, 1);
-        for (WbsNode branch : network.plan().wbs()) {
-            if (network.branches().beneath(branch.id()).length > 0) {
-                int[] beneath = owners.entrySet().stream()
-                        .filter(e -> RiskTargets.standsIn(network, e.getKey(), branch.id()))
-                        .mapToInt(Map.Entry::getValue)
-                        .toArray();
-                keep(Output.Kind.BRANCH, branch.id(), -1, rows.row(branch.id()), beneath, iterations);
-            }
+        List<Activity> milestones = network.plan().activities().stream()
+                .filter(activity -> activity.isMilestone() && !activity.watch())
+                .toList();
+        List<String> branches = network.plan().wbs().stream()
+                .map(WbsNode::id)
+                .filter(id -> network.branches().beneath(id).length > 0)
+                .sorted(Comparator.comparingInt(id -> network.branches().chain(id).size()))
+                .toList();
+        long room = MOST_VALUES / ((long) EACH * iterations);
+        Set<String> chosen = Stream.concat(milestones.stream().map(Activity::id), branches.stream())
+                .limit(room)
+                .collect(Collectors.toSet());
+        OutputSamples samples = new OutputSamples(plan);
+        network.plan().wbs().stream()
+                .filter(branch -> chosen.contains(branch.id()))
+                .forEach(branch -> samples.keepBranch(branch.id(), iterations));
+        network.plan().activities().stream()
+                .filter(activity -> activity.watch() || chosen.contains(activity.id()))
+                .forEach(activity -> samples.keepActivity(activity.id(), iterations));
+        return samples;
+    }
+
+    /**
+     * For one activity or branch alone.
+     *
+     * @throws IllegalArgumentException where there is no such activity, nor such a branch with activities
+     */
+    static OutputSamples of(CompiledPlan plan, int iterations, String id) {
+        OutputSamples samples = new OutputSamples(plan);
+        Network network = plan.network();
+        if (network.plan().activities().stream().anyMatch(a -> a.id().equals(id))) {
+            samples.keepActivity(id, iterations);
+        } else if (network.plan().wbs().stream().anyMatch(b -> b.id().equals(id))
+                && network.branches().beneath(id).length > 0) {
+            samples.keepBranch(id, iterations);
+        } else {
+            throw new IllegalArgumentException("there is no activity, nor a branch with activities, \"" + id + "\"");
         }
-        for (Activity activity : network.plan().activities()) {
-            if (activity.isMilestone() || activity.watch()) {
-                int[] own = owners.containsKey(activity.id()) ? new int[] {owners.get(activity.id())} : new int[0];
-                keep(Output.Kind.ACTIVITY, activity.id(), network.position(activity.id()), -1, own, iterations);
-            }
-        }
+        return samples;
+    }
+
+    private void keepBranch(String id, int iterations) {
+        int[] beneath = plan.costs().owners().entrySet().stream()
+                .filter(e -> RiskTargets.standsIn(network, e.getKey(), id))
+                .mapToInt(Map.Entry::getValue)
+                .toArray();
+        keep(Output.Kind.BRANCH, id, -1, rows.row(id), beneath, iterations);
+    }
+
+    private void keepActivity(String id, int iterations) {
+        Integer own = plan.costs().owners().get(id);
+        int[] owners = own == null ? new int[0] : new int[] {own};
+        keep(Output.Kind.ACTIVITY, id, network.position(id), -1, owners, iterations);
     }
 
     private void keep(Output.Kind kind, String id, int position, int row, int[] owners, int iterations) {
@@ -93,7 +146,7 @@ final class OutputSamples {
     }
 
     /** First finishes of the watched activities in the project's working time, by which a run may be judged steady. */
-    List<double[]> watchedFinishes(Network network, int count) {
+    List<double[]> watchedFinishes(int count) {
         return kept.stream()
                 .filter(one ->
                         one.position() >= 0 && network.activity(one.position()).watch())

@@ -4,6 +4,9 @@ package app.tychon.core.simulation;
 public interface RunMonitor {
     RunMonitor NONE = new RunMonitor() {};
 
+    /** A run begins; what it has seen can be asked from now on. */
+    default void begun(Interim interim) {}
+
     /** So many iterations are done. */
     default void progress(int done, int total) {}
 

@@ -1,6 +1,7 @@
 package app.tychon.core.simulation;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What a run gives. Arrays hold a value an iteration, in the order of the iterations.
@@ -14,7 +15,9 @@ import java.util.List;
  * @param planFinish finish of the plan without uncertainty, instant in minutes
  * @param planDuration its duration, working minutes
  * @param activities in the plan's order
- * @param outputs all sampled values of branches, milestones and watched activities, in the plan's order
+ * @param branches those that hold activities, in the plan's order
+ * @param outputs all sampled values of watched activities, and of as many milestones and branches as
+ *     {@link OutputSamples#MOST_VALUES} has room for, in the plan's order; of others see {@link Output#of}
  * @param risks those that took part, by id
  * @param paths the driving paths met most often, the most frequent first
  */
@@ -28,12 +31,14 @@ public record RunResult(
         double planFinish,
         double planDuration,
         List<ActivityResult> activities,
+        List<BranchResult> branches,
         List<Output> outputs,
         List<RiskResult> risks,
         List<DrivingPath> paths) {
 
     public RunResult {
         activities = List.copyOf(activities);
+        branches = List.copyOf(branches);
         outputs = List.copyOf(outputs);
         risks = List.copyOf(risks);
         paths = List.copyOf(paths);
@@ -59,19 +64,9 @@ public record RunResult(
         }
     }
 
-    /**
-     * All sampled values of a part of the project.
-     *
-     * @param start instants in minutes
-     * @param finish instants in minutes
-     * @param duration working minutes: of an activity's own calendar, of the project's for a branch
-     * @param cost money of all that stands on it
-     */
-    public record Output(Kind kind, String id, double[] start, double[] finish, double[] duration, double[] cost) {
-        public enum Kind {
-            BRANCH,
-            ACTIVITY
-        }
+    /** The values that were kept of an activity or a branch. */
+    public Optional<Output> output(String id) {
+        return outputs.stream().filter(output -> output.id().equals(id)).findFirst();
     }
 
     /** @param occurred share of iterations, 0 to 1, in which it struck at least once */

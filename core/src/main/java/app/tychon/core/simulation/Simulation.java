@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
+import java.util.stream.Stream;
 
 /**
  * The Monte Carlo engine. Iterations are worked off in batches of {@value #BATCH}, side by side per activity in
@@ -35,6 +36,8 @@ public final class Simulation {
     private final OrderedSums sums;
     private final OrderedSums ownerSums;
     private final OrderedSums struck;
+    private final BranchTallies branches;
+    private final Batches batches;
 
     private Simulation(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
         this.plan = plan;
@@ -43,13 +46,15 @@ public final class Simulation {
         network = plan.network();
         draws = new Draws(settings.seed(), settings.sampling());
         samples = new Samples(settings.iterations());
-        outputs = new OutputSamples(plan, settings.iterations());
+        outputs = OutputSamples.of(plan, settings.iterations());
         paths = new DrivingPaths(network, settings.iterations());
         planDuration = network.projectTime().work(plan.schedule().finish()) - network.workAtStart();
         int count = Math.min(PILOT, settings.iterations());
         BatchWorker pilot = new BatchWorker(plan, draws, count);
         pilot.iterate(0, count, i -> {}, Spending.UNSEEN);
         tallies = ActivityTallies.forPilot(pilot.lanes, count);
+        branches = BranchTallies.forPilot(network, pilot.spans, count);
+        batches = new Batches(settings, monitor);
         sums = new OrderedSums(ActivityTallies.sumsSize(network.size()));
         ownerSums = new OrderedSums(plan.costs().owners().size());
         struck = new OrderedSums(plan.risks().events().size());
@@ -66,8 +71,11 @@ public final class Simulation {
     }
 
     private RunResult run() {
-        Batches batches = new Batches(settings, monitor);
-        batches.run(Recorder::new, this::isSteady).forEach(recorder -> tallies.merge(recorder.part));
+        monitor.begun(new SoFar());
+        batches.run(Recorder::new, this::isSteady).forEach(recorder -> {
+            tallies.merge(recorder.part);
+            branches.merge(recorder.branchPart);
+        });
         int n = batches.done();
         double[] duration = Arrays.copyOf(samples.duration, n);
         double[] deviations = Arrays.stream(duration).map(d -> d - planDuration).toArray();
@@ -88,24 +96,45 @@ public final class Simulation {
                         deviations,
                         n,
                         id -> owners.containsKey(id) ? money[owners.get(id)] / n : 0),
+                branches.results(plan.pass(), n),
                 outputs.result(n),
                 riskResults(n),
                 paths.result(n, duration));
     }
 
-    /**
-     * Whether finish, cost and every watched finish are known well enough. Finishes count in working time: that two futures
-     * lie on either side of a weekend is no uncertainty.
-     */
+    /** Whether finish, cost and every watched finish are known well enough. */
     private boolean isSteady(int done) {
-        if (settings.until().isEmpty()) {
-            return false;
+        return settings.until()
+                .filter(until -> unsteadiness(until.level(), done) <= until.tolerance())
+                .isPresent();
+    }
+
+    /** Finishes count in working time: that two futures lie on either side of a weekend is no uncertainty. */
+    private double unsteadiness(double level, int done) {
+        return Stream.concat(
+                        Stream.of(
+                                samples.duration, samples.cost(plan, done).totals()),
+                        outputs.watchedFinishes(done).stream())
+                .mapToDouble(values -> Steadiness.width(level, values, done))
+                .max()
+                .orElse(0);
+    }
+
+    /** What is there while the run goes on. */
+    private final class SoFar implements Interim {
+        @Override
+        public Values values() {
+            int n = batches.doneInOrder();
+            return new Values(
+                    Arrays.copyOf(samples.finish, n),
+                    Arrays.copyOf(samples.duration, n),
+                    samples.cost(plan, n).totals());
         }
-        Steadiness until = settings.until().get();
-        double[] cost = samples.cost(plan, done).totals();
-        return until.isReached(samples.duration, done)
-                && until.isReached(cost, done)
-                && outputs.watchedFinishes(network, done).stream().allMatch(finish -> until.isReached(finish, done));
+
+        @Override
+        public double unsteadiness(double level, int count) {
+            return Simulation.this.unsteadiness(level, count);
+        }
     }
 
     private List<RiskResult> riskResults(int n) {
@@ -121,6 +150,7 @@ public final class Simulation {
         private final BatchWorker worker = new BatchWorker(plan, draws, BATCH);
         private final PathTrace pathTrace = new PathTrace(network.size(), BATCH, worker.trace);
         private final ActivityTallies part = tallies.sibling();
+        private final BranchTallies branchPart = branches.sibling();
         private final double[] deviations = new double[BATCH];
 
         @Override
@@ -131,6 +161,7 @@ public final class Simulation {
                 deviations[k] = worker.duration(k) - planDuration;
             }
             part.addCritical(worker.lanes, count, deviations, batchSums);
+            branchPart.add(worker.lanes, worker.spans, count);
             samples.add(worker, first, count);
             outputs.add(worker, first, count);
             pathTrace.run(worker.lanes, count);

@@ -30,7 +30,7 @@ public record Steadiness(double tolerance, double level) {
      * How far from steady the first {@code count} values are: the larger of the two half-widths as a share of the standard
      * deviation. Zero where nothing varies.
      */
-    public double width(double[] values, int count) {
+    public static double width(double level, double[] values, int count) {
         double[] sorted = Arrays.copyOf(values, count);
         Arrays.sort(sorted);
         double mean = Arrays.stream(sorted).average().orElse(0);
@@ -43,9 +43,5 @@ public record Steadiness(double tolerance, double level) {
         int low = (int) Math.max(0, Math.floor(count * level - half) - 1);
         int high = (int) Math.min(count - 1, Math.ceil(count * level + half) - 1);
         return Math.max(Z95 / Math.sqrt(count), (sorted[high] - sorted[low]) / 2 / sd);
-    }
-
-    boolean isReached(double[] values, int count) {
-        return width(values, count) <= tolerance;
     }
 }

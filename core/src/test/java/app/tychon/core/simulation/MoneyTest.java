@@ -20,7 +20,6 @@ import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.core.simulation.CashFlow.Period;
 import app.tychon.core.simulation.Replay.ReplayedActivity;
-import app.tychon.core.simulation.RunResult.Output;
 import app.tychon.core.simulation.Variation.RiskSetting;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -120,7 +119,7 @@ class MoneyTest {
         RunResult result = run(CompiledPlan.of(new PlanBuilder()
                 .branch("B", "W")
                 .task("A", 5, new Shape.Uniform(4, 8))
-                .last(a -> a.watched())
+                .last(a -> a.withWatch(true))
                 .task("M0", "B", "std", WorkDuration.days(4), new Shape.Uniform(2, 6))
                 .milestone("M")
                 .link("A", "M0")

@@ -171,6 +171,6 @@ class ReplayTest {
         assertThat(run.risks()).hasSize(2);
         IntPredicate later = i -> run.finish()[i] > run.planFinish();
         assertThat(IntStream.range(0, 1000).filter(later).count()).isBetween(700L, 1000L);
-        assertThat(run.outputs()).extracting(RunResult.Output::id).containsExactly("W", "A");
+        assertThat(run.outputs()).extracting(Output::id).containsExactly("W", "A");
     }
 }

@@ -42,6 +42,7 @@ final class ActivityFields {
                 .withCalendar(
                         read.given(edit.calendar(), "/calendar", this::calendar).orElse(activity.calendar()))
                 .withNotes(read.given(edit.notes(), "/notes", JsonCursor::text).orElse(activity.notes()))
+                .withWatch(edit.watch() == null ? activity.watch() : edit.watch())
                 .withGrade(SpreadFields.grade(edit.grade(), activity.grade(), problems))
                 .withEstimate(SpreadFields.estimate(
                         edit, activity.estimate(), grades.gradeOf(activity), Basis.DAYS, problems));

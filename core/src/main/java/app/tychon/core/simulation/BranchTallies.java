@@ -1,0 +1,95 @@
+package app.tychon.core.simulation;
+
+import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Lanes;
+import app.tychon.core.schedule.Network;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** What is kept of every branch that holds activities: tallies of start and finish, and how often it held critical work. */
+final class BranchTallies {
+    /** @param row of the branch in {@link BranchSpans} */
+    private record Branch(String id, int row, int[] beneath) {}
+
+    private final List<Branch> branches;
+    private final Tally[] start;
+    private final Tally[] finish;
+    private final int[] critical;
+
+    private BranchTallies(List<Branch> branches) {
+        this.branches = branches;
+        start = new Tally[branches.size()];
+        finish = new Tally[branches.size()];
+        critical = new int[branches.size()];
+    }
+
+    /** Empty tallies whose ranges suit a pilot of {@code count} lanes. */
+    static BranchTallies forPilot(Network network, BranchSpans pilot, int count) {
+        List<Branch> branches = new ArrayList<>();
+        network.plan().wbs().forEach(node -> {
+            int[] beneath = network.branches().beneath(node.id());
+            if (beneath.length > 0) {
+                branches.add(new Branch(node.id(), pilot.row(node.id()), beneath));
+            }
+        });
+        BranchTallies tallies = new BranchTallies(List.copyOf(branches));
+        for (int b = 0; b < branches.size(); b++) {
+            int row = branches.get(b).row();
+            tallies.start[b] = Tally.forPilot(pilot.start[row], count);
+            tallies.finish[b] = Tally.forPilot(pilot.finish[row], count);
+        }
+        return tallies;
+    }
+
+    BranchTallies sibling() {
+        BranchTallies other = new BranchTallies(branches);
+        for (int b = 0; b < critical.length; b++) {
+            other.start[b] = start[b].sibling();
+            other.finish[b] = finish[b].sibling();
+        }
+        return other;
+    }
+
+    void add(Lanes lanes, BranchSpans spans, int count) {
+        boolean[] any = new boolean[count];
+        for (int b = 0; b < critical.length; b++) {
+            Branch branch = branches.get(b);
+            start[b].add(spans.start[branch.row()], count);
+            finish[b].add(spans.finish[branch.row()], count);
+            Arrays.fill(any, false);
+            for (int i : branch.beneath()) {
+                boolean[] row = lanes.critical[i];
+                for (int k = 0; k < count; k++) {
+                    any[k] |= row[k];
+                }
+            }
+            for (boolean held : any) {
+                critical[b] += held ? 1 : 0;
+            }
+        }
+    }
+
+    void merge(BranchTallies other) {
+        for (int b = 0; b < critical.length; b++) {
+            start[b].merge(other.start[b]);
+            finish[b].merge(other.finish[b]);
+            critical[b] += other.critical[b];
+        }
+    }
+
+    /** Results in the plan's order. */
+    List<BranchResult> results(ForwardPass pass, int n) {
+        List<BranchResult> results = new ArrayList<>();
+        for (int b = 0; b < critical.length; b++) {
+            double[] starts = start[b].percentiles();
+            double[] finishes = finish[b].percentiles();
+            for (int p = 0; p < starts.length; p++) {
+                finishes[p] = pass.endInstant(finishes[p]);
+                starts[p] = Math.min(finishes[p], pass.spanStartInstant(starts[p]));
+            }
+            results.add(new BranchResult(branches.get(b).id(), (double) critical[b] / n, starts, finishes));
+        }
+        return results;
+    }
+}
