@@ -612,6 +612,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{run}/repeats/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["repeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run}/joint": {
         parameters: {
             query?: never;
@@ -676,14 +692,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/runs/{run}/finish": {
+    "/api/runs/{run}/dates": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["finishOdds"];
+        get: operations["dateOdds"];
         put?: never;
         post?: never;
         delete?: never;
@@ -692,14 +708,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/runs/{run}/finish/at-date": {
+    "/api/runs/{run}/dates/at-date": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["finishAtDate"];
+        get: operations["dateAtDate"];
         put?: never;
         post?: never;
         delete?: never;
@@ -708,14 +724,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/runs/{run}/finish/at-chance": {
+    "/api/runs/{run}/dates/at-chance": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["finishAtChance"];
+        get: operations["dateAtChance"];
         put?: never;
         post?: never;
         delete?: never;
@@ -724,14 +740,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/runs/{run}/finish.csv": {
+    "/api/runs/{run}/dates.csv": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["downloadFinish"];
+        get: operations["downloadDates"];
         put?: never;
         post?: never;
         delete?: never;
@@ -756,70 +772,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/runs/{run}/cost": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["costOdds"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/runs/{run}/cost/at-chance": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["costAtChance"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/runs/{run}/cost/at-amount": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["costAtAmount"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/runs/{run}/cost.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["downloadCost"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/runs/{run}/changes": {
         parameters: {
             query?: never;
@@ -828,6 +780,70 @@ export interface paths {
             cookie?: never;
         };
         get: operations["changesSince"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/amounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["amountOdds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/amounts/at-chance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["amountAtChance"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/amounts/at-amount": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["amountAtAmount"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/amounts.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadAmounts"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1238,6 +1254,7 @@ export interface components {
             grade?: string;
             inherited?: string;
             estimate?: components["schemas"]["EstimateWords"];
+            watch: boolean;
             notes?: string;
             range: components["schemas"]["RangeView"];
         };
@@ -1593,6 +1610,12 @@ export interface components {
             pairs: components["schemas"]["PairView"][];
         };
         JsonNode: unknown;
+        KeptFinish: {
+            /** Format: int32 */
+            level: number;
+            /** Format: date-time */
+            finish: string;
+        };
         LinkView: {
             from: string;
             to: string;
@@ -1604,6 +1627,8 @@ export interface components {
             revision: number;
             /** @enum {string} */
             state: "updating" | "live" | "refined" | "refused";
+            /** Format: uuid */
+            run?: string;
             outlook?: components["schemas"]["Outlook"];
             first?: components["schemas"]["Outlook"];
             refusal?: string;
@@ -1731,13 +1756,13 @@ export interface components {
             /** Format: double */
             secondsLeft: number;
             paused: boolean;
+            sight?: components["schemas"]["Sight"];
         };
         ProjectSummary: {
             project: components["schemas"]["ProjectView"];
             /** Format: date-time */
             finish: string;
-            /** Format: date-time */
-            p80?: string;
+            kept?: components["schemas"]["KeptFinish"];
             /** Format: int64 */
             activities: number;
         };
@@ -1757,6 +1782,8 @@ export interface components {
             targetFinish?: string;
             /** Format: double */
             targetCost?: number;
+            /** Format: int32 */
+            confidence: number;
             /** Format: int64 */
             revision: number;
             /** Format: date-time */
@@ -1816,6 +1843,8 @@ export interface components {
             high: number;
             /** Format: double */
             fromPlan: number;
+            /** Format: double */
+            workFromPlan?: number;
         };
         ReadingLocalDateTime: {
             /** Format: date-time */
@@ -1828,6 +1857,24 @@ export interface components {
             high: string;
             /** Format: double */
             fromPlan: number;
+            /** Format: double */
+            workFromPlan?: number;
+        };
+        Repeat: {
+            /** Format: int32 */
+            number: number;
+            /** Format: int64 */
+            seed: number;
+            /** Format: int32 */
+            level: number;
+            /** Format: date-time */
+            middleFinish: string;
+            /** Format: date-time */
+            levelFinish: string;
+            /** Format: double */
+            middleCost: number;
+            /** Format: double */
+            levelCost: number;
         };
         RowEdit: {
             id: string;
@@ -1848,6 +1895,7 @@ export interface components {
             notes?: string;
             estimate?: components["schemas"]["EstimateWords"];
             certain?: boolean;
+            watch?: boolean;
         };
         RowMove: {
             rows: string[];
@@ -1882,7 +1930,12 @@ export interface components {
             seed?: number;
             /** Format: double */
             tolerance?: number;
+            sampling?: string;
+            /** Format: int32 */
+            threads?: number;
+            drawing?: boolean;
             name?: string;
+            note?: string;
         };
         RunView: {
             /** Format: uuid */
@@ -1905,8 +1958,12 @@ export interface components {
             sampling: string;
             /** Format: int64 */
             revision: number;
+            /** Format: int32 */
+            level: number;
             /** Format: date-time */
-            p80Finish?: string;
+            levelFinish?: string;
+            /** Format: double */
+            levelCost?: number;
             failure?: string;
             progress?: components["schemas"]["Progress"];
         };
@@ -1946,6 +2003,11 @@ export interface components {
             /** Format: int32 */
             differenceCount: number;
         };
+        Sight: {
+            outlook: components["schemas"]["Outlook"];
+            /** Format: double */
+            unsteadiness: number;
+        };
         Span: {
             id: string;
             /** Format: double */
@@ -1956,6 +2018,7 @@ export interface components {
         Spans: {
             levels: number[];
             activities: components["schemas"]["Span"][];
+            branches: components["schemas"]["Span"][];
         };
         StruckView: {
             id: string;
@@ -3018,6 +3081,29 @@ export interface operations {
             };
         };
     };
+    repeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Repeat"];
+                };
+            };
+        };
+    };
     joint: {
         parameters: {
             query?: {
@@ -3046,7 +3132,9 @@ export interface operations {
     };
     downloadIterations: {
         parameters: {
-            query?: never;
+            query?: {
+                of?: string;
+            };
             header?: never;
             path: {
                 run: string;
@@ -3113,10 +3201,13 @@ export interface operations {
             };
         };
     };
-    finishOdds: {
+    dateOdds: {
         parameters: {
             query?: {
+                what?: string;
+                of?: string;
                 levels?: number[];
+                bins?: number;
             };
             header?: never;
             path: {
@@ -3137,9 +3228,11 @@ export interface operations {
             };
         };
     };
-    finishAtDate: {
+    dateAtDate: {
         parameters: {
             query: {
+                what?: string;
+                of?: string;
                 date: string;
             };
             header?: never;
@@ -3161,9 +3254,11 @@ export interface operations {
             };
         };
     };
-    finishAtChance: {
+    dateAtChance: {
         parameters: {
             query: {
+                what?: string;
+                of?: string;
                 chance: number;
             };
             header?: never;
@@ -3185,9 +3280,12 @@ export interface operations {
             };
         };
     };
-    downloadFinish: {
+    downloadDates: {
         parameters: {
-            query?: never;
+            query?: {
+                what?: string;
+                of?: string;
+            };
             header?: never;
             path: {
                 run: string;
@@ -3229,10 +3327,37 @@ export interface operations {
             };
         };
     };
-    costOdds: {
+    changesSince: {
         parameters: {
             query?: {
+                to?: string;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InputChange"][];
+                };
+            };
+        };
+    };
+    amountOdds: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
                 levels?: number[];
+                bins?: number;
             };
             header?: never;
             path: {
@@ -3253,9 +3378,11 @@ export interface operations {
             };
         };
     };
-    costAtChance: {
+    amountAtChance: {
         parameters: {
             query: {
+                what?: string;
+                of?: string;
                 chance: number;
             };
             header?: never;
@@ -3277,9 +3404,11 @@ export interface operations {
             };
         };
     };
-    costAtAmount: {
+    amountAtAmount: {
         parameters: {
             query: {
+                what?: string;
+                of?: string;
                 amount: number;
             };
             header?: never;
@@ -3301,9 +3430,12 @@ export interface operations {
             };
         };
     };
-    downloadCost: {
+    downloadAmounts: {
         parameters: {
-            query?: never;
+            query?: {
+                what?: string;
+                of?: string;
+            };
             header?: never;
             path: {
                 run: string;
@@ -3319,28 +3451,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
-                };
-            };
-        };
-    };
-    changesSince: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                run: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["InputChange"][];
                 };
             };
         };

@@ -64,10 +64,16 @@ public record Plan(
 
     /** The calendar the project counts its working days in; a sound plan has it. */
     public CalendarDefinition projectCalendar() {
-        return calendars.stream()
-                .filter(c -> c.id().equals(project.calendar()))
-                .findFirst()
-                .orElseThrow();
+        return calendar(project.calendar());
+    }
+
+    /** The calendar an activity is worked in; a sound plan has it. */
+    public CalendarDefinition calendarOf(Activity activity) {
+        return calendar(activity.calendar());
+    }
+
+    private CalendarDefinition calendar(String id) {
+        return calendars.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
     }
 
     /** A copy of which sections can be replaced. */

@@ -15,7 +15,7 @@ public record Output(Kind kind, String id, double[] start, double[] finish, doub
     }
 
     /**
-     * The values of any activity or branch, simulated for it: the same that a run with these settings has kept.
+     * The values of any activity or branch, or of {@link app.tychon.core.model.Plan#PROJECT}, simulated for it: the same that a run with these settings has kept.
      *
      * @param iterations how many of the run's
      * @throws IllegalArgumentException where the plan has no such activity, nor such a branch with activities
@@ -24,6 +24,7 @@ public record Output(Kind kind, String id, double[] start, double[] finish, doub
     public static Output of(CompiledPlan plan, RunSettings settings, int iterations, String id) {
         OutputSamples samples = OutputSamples.of(plan, iterations, id);
         RunSettings enough = new RunSettings(iterations, settings.seed(), settings.sampling(), settings.threads());
-        return samples.result(Batches.each(plan, enough, RunMonitor.NONE, samples::add)).get(0);
+        return samples.result(Batches.each(plan, enough, RunMonitor.NONE, samples::add))
+                .get(0);
     }
 }

@@ -46,7 +46,8 @@ final class OutputSamples {
         List<String> branches = network.plan().wbs().stream()
                 .map(WbsNode::id)
                 .filter(id -> network.branches().beneath(id).length > 0)
-                .sorted(Comparator.comparingInt(id -> network.branches().chain(id).size()))
+                .sorted(Comparator.comparingInt(
+                        id -> network.branches().chain(id).size()))
                 .toList();
         long room = MOST_VALUES / ((long) EACH * iterations);
         Set<String> chosen = Stream.concat(milestones.stream().map(Activity::id), branches.stream())
@@ -63,7 +64,7 @@ final class OutputSamples {
     }
 
     /**
-     * For one activity or branch alone.
+     * For one activity, one branch or the whole project alone.
      *
      * @throws IllegalArgumentException where there is no such activity, nor such a branch with activities
      */
@@ -72,8 +73,7 @@ final class OutputSamples {
         Network network = plan.network();
         if (network.plan().activities().stream().anyMatch(a -> a.id().equals(id))) {
             samples.keepActivity(id, iterations);
-        } else if (network.plan().wbs().stream().anyMatch(b -> b.id().equals(id))
-                && network.branches().beneath(id).length > 0) {
+        } else if (network.branches().isBranch(id) && network.branches().beneath(id).length > 0) {
             samples.keepBranch(id, iterations);
         } else {
             throw new IllegalArgumentException("there is no activity, nor a branch with activities, \"" + id + "\"");

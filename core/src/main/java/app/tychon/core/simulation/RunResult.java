@@ -1,5 +1,6 @@
 package app.tychon.core.simulation;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -62,6 +63,11 @@ public record RunResult(
             }
             return totals;
         }
+    }
+
+    /** Whether anything in the plan costs or earns money. */
+    public boolean hasMoney() {
+        return cost.planned() != 0 || Arrays.stream(cost.totals()).anyMatch(total -> total != 0);
     }
 
     /** The values that were kept of an activity or a branch. */

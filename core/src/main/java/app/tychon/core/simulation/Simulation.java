@@ -112,8 +112,7 @@ public final class Simulation {
     /** Finishes count in working time: that two futures lie on either side of a weekend is no uncertainty. */
     private double unsteadiness(double level, int done) {
         return Stream.concat(
-                        Stream.of(
-                                samples.duration, samples.cost(plan, done).totals()),
+                        Stream.of(samples.duration, samples.cost(plan, done).totals()),
                         outputs.watchedFinishes(done).stream())
                 .mapToDouble(values -> Steadiness.width(level, values, done))
                 .max()

@@ -38,6 +38,19 @@ class OutputTest {
     }
 
     @Test
+    void theWholeProjectIsABranchToo() {
+        CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(12, 40));
+        RunResult run = Simulation.run(plan, SETTINGS, RunMonitor.NONE);
+        Output project = Output.of(plan, SETTINGS, SETTINGS.iterations(), Plan.PROJECT);
+        assertThat(project.finish()).isEqualTo(run.finish());
+        assertThat(project.start()).isEqualTo(run.start());
+        double[] totals = run.cost().totals();
+        for (int i = 0; i < totals.length; i++) {
+            assertThat(project.cost()[i] + run.cost().actions()).isCloseTo(totals[i], within(1e-6 * totals[i]));
+        }
+    }
+
+    @Test
     void anyActivityAgreesWithTheReplayOfEachIteration() {
         CompiledPlan plan = CompiledPlan.of(RandomPlans.manyCalendars(3, 25));
         List<Activity> activities = plan.network().plan().activities();
@@ -98,13 +111,7 @@ class OutputTest {
         for (int i = 0; i < 30; i++) {
             plan.milestone("M" + i);
         }
-        Plan many = plan.activity(Activity.of(
-                                "A",
-                                "W",
-                                "Watched",
-                                ActivityKind.TASK,
-                                WorkDuration.days(1),
-                                "std")
+        Plan many = plan.activity(Activity.of("A", "W", "Watched", ActivityKind.TASK, WorkDuration.days(1), "std")
                         .withWatch(true))
                 .build();
         CompiledPlan compiled = CompiledPlan.of(many);
@@ -116,8 +123,9 @@ class OutputTest {
 
     @Test
     void whatIsNotThereIsRefused() {
-        CompiledPlan plan = CompiledPlan.of(new PlanBuilder().task("A", 1).branch("E", "W").build());
-        for (String id : List.of("B", "E", Plan.PROJECT)) {
+        CompiledPlan plan =
+                CompiledPlan.of(new PlanBuilder().task("A", 1).branch("E", "W").build());
+        for (String id : List.of("B", "E")) {
             assertThatThrownBy(() -> Output.of(plan, SETTINGS, 100, id)).hasMessageContaining("\"" + id + "\"");
         }
     }

@@ -1,13 +1,14 @@
 package app.tychon.exchange.table;
 
 import app.tychon.core.calendar.Instants;
+import app.tychon.core.simulation.Output;
 import app.tychon.core.simulation.RunResult;
 import java.io.IOException;
 import java.io.Writer;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
-/** Every iteration of a run as a row: finish, working duration in minutes, and cost apart by cause. */
+/** Every iteration of a run as a row: of the project finish, working duration in minutes, and cost apart by cause. */
 public final class IterationsCsv {
     private IterationsCsv() {}
 
@@ -39,6 +40,24 @@ public final class IterationsCsv {
                     result.cost().timeDriven()[i],
                     result.cost().risk()[i],
                     result.cost().actions());
+        }
+        csv.flush();
+    }
+
+    /** Writes all values of an activity or branch, likewise; cost is empty where no money stands on it. */
+    public static void write(Output output, Writer writer) throws IOException {
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader("iteration", "start", "finish", "durationMinutes", "cost")
+                .get();
+        CSVPrinter csv = new CSVPrinter(writer, format);
+        for (int i = 0; i < output.finish().length; i++) {
+            csv.printRecord(
+                    i + 1,
+                    Instants.toCivil(output.start()[i]),
+                    Instants.toCivil(output.finish()[i]),
+                    output.duration()[i],
+                    output.cost().length == 0 ? "" : output.cost()[i]);
         }
         csv.flush();
     }

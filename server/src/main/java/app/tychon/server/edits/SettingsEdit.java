@@ -21,11 +21,19 @@ import java.util.function.Function;
 /**
  * What is to change of the project itself; what is absent stays, null takes away what can be absent.
  *
- * @param fields name, currency, start, dataDate, calendar, lagCalendar, targetFinish, targetCost
+ * @param fields name, currency, start, dataDate, calendar, lagCalendar, targetFinish, targetCost, confidence
  */
 record SettingsEdit(JsonNode fields) implements Edit {
-    private static final Set<String> KNOWN =
-            Set.of("name", "currency", "start", "dataDate", "calendar", "lagCalendar", "targetFinish", "targetCost");
+    private static final Set<String> KNOWN = Set.of(
+            "name",
+            "currency",
+            "start",
+            "dataDate",
+            "calendar",
+            "lagCalendar",
+            "targetFinish",
+            "targetCost",
+            "confidence");
 
     @Override
     public Outcome apply(Plan plan) {
@@ -51,7 +59,9 @@ record SettingsEdit(JsonNode fields) implements Edit {
                                 at,
                                 "targetCost",
                                 JsonCursor::number,
-                                now.targets().cost())));
+                                now.targets().cost()),
+                        at.optional("confidence", WorkJson::confidence)
+                                .orElse(now.targets().confidence())));
         if (!problems.isEmpty()) {
             throw new InvalidPlanException(problems);
         }

@@ -3,13 +3,18 @@ package app.tychon.server.live;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.server.database.Ids;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveView.State;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanStore;
 import jakarta.annotation.PreDestroy;
+import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
@@ -33,6 +38,8 @@ public class LiveOdds {
 
     static final int REFINED = 5_000;
     private static final int MOST_KEPT = 50;
+    /** Simulations kept whole; of a large plan one may take 100 MB. */
+    private static final int MOST_RUNS = 6;
     /** The answer to an edit goes out before its odds take the processor. */
     private static final int BREATH_MS = 60;
 
@@ -49,6 +56,9 @@ public class LiveOdds {
     /** The newest revision that is wanted of each project. */
     private final Map<UUID, Long> wanted = new ConcurrentHashMap<>();
 
+    /** The last simulations, to be read like recorded runs while they are the newest. */
+    private final Map<UUID, LiveRun> runs = new LinkedHashMap<>(8, 0.75f, true);
+
     LiveOdds(PlanStore plans, ProjectEvents events) {
         this.plans = plans;
         this.events = events;
@@ -59,7 +69,15 @@ public class LiveOdds {
         LoadedPlan plan = plans.find(project);
         LiveView view = known.get(project);
         if (view != null && view.revision() == plan.revision()) {
-            return view;
+            if (view.run() == null || run(view.run()).isPresent()) {
+                return view;
+            }
+            // Other projects were simulated since: worked out anew, to the same numbers.
+            LiveView unread =
+                    new LiveView(view.revision(), view.state(), null, view.outlook(), view.first(), view.refusal());
+            known.put(project, unread);
+            begin(project, plan);
+            return unread;
         }
         if (!Long.valueOf(plan.revision()).equals(wanted.get(project))) {
             begin(project, plan);
@@ -67,9 +85,29 @@ public class LiveOdds {
         return new LiveView(
                 plan.revision(),
                 State.UPDATING,
+                view == null ? null : view.run(),
                 view == null ? null : view.outlook(),
                 view == null ? null : view.first(),
                 null);
+    }
+
+    /** What live odds were worked out from; nothing where newer ones have taken their place. */
+    public Optional<LiveRun> run(UUID id) {
+        synchronized (runs) {
+            return Optional.ofNullable(runs.get(id));
+        }
+    }
+
+    private UUID keep(CompiledPlan plan, RunResult result) {
+        UUID id = Ids.next();
+        synchronized (runs) {
+            runs.put(id, new LiveRun(plan, result));
+            runs.keySet().stream()
+                    .limit(Math.max(0, runs.size() - MOST_RUNS))
+                    .toList()
+                    .forEach(runs::remove);
+        }
+        return id;
     }
 
     /** The short simulation of the plan as it is: the one that is known, or a new one. */
@@ -104,8 +142,9 @@ public class LiveOdds {
         }
         try {
             CompiledPlan compiled = CompiledPlan.of(plan.plan());
-            Outlook first = outlook(project, plan, compiled, FIRST);
-            tell(project, new LiveView(plan.revision(), State.LIVE, first, first, null));
+            RunResult result = run(project, plan, compiled, FIRST);
+            Outlook first = Outlook.of(compiled, result);
+            tell(project, new LiveView(plan.revision(), State.LIVE, keep(compiled, result), first, first, null));
             worker.execute(() -> refine(project, plan, compiled, first));
         } catch (CancellationException newer) {
             LOG.debug("Live odds of {} gave way to a newer edit", project);
@@ -118,13 +157,14 @@ public class LiveOdds {
     }
 
     private void refuse(UUID project, LoadedPlan plan, String why) {
-        tell(project, new LiveView(plan.revision(), State.REFUSED, null, null, why));
+        tell(project, new LiveView(plan.revision(), State.REFUSED, null, null, null, why));
     }
 
     private void refine(UUID project, LoadedPlan plan, CompiledPlan compiled, Outlook first) {
         try {
-            Outlook refined = outlook(project, plan, compiled, REFINED);
-            tell(project, new LiveView(plan.revision(), State.REFINED, refined, first, null));
+            RunResult result = run(project, plan, compiled, REFINED);
+            Outlook refined = Outlook.of(compiled, result);
+            tell(project, new LiveView(plan.revision(), State.REFINED, keep(compiled, result), refined, first, null));
         } catch (CancellationException newer) {
             LOG.debug("Refining of {} gave way to a newer edit", project);
         } catch (RuntimeException e) {
@@ -133,18 +173,18 @@ public class LiveOdds {
     }
 
     /** @throws CancellationException as soon as there is a newer plan */
-    private Outlook outlook(UUID project, LoadedPlan plan, CompiledPlan compiled, int iterations) {
+    private RunResult run(UUID project, LoadedPlan plan, CompiledPlan compiled, int iterations) {
         RunMonitor untilNewer = new RunMonitor() {
             @Override
             public boolean stopRequested() {
                 return isOld(project, plan.revision());
             }
         };
-        Outlook outlook = Outlook.of(compiled, iterations, untilNewer);
-        if (outlook.iterations() < iterations) {
+        RunResult result = Simulation.run(compiled, Outlook.settings(iterations), untilNewer);
+        if (result.iterations() < iterations) {
             throw new CancellationException("a newer plan is there");
         }
-        return outlook;
+        return result;
     }
 
     private void tell(UUID project, LiveView view) {

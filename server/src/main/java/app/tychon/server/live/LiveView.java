@@ -2,18 +2,25 @@ package app.tychon.server.live;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import jakarta.annotation.Nullable;
+import java.util.UUID;
 
 /**
  * Live odds of a project, with what they are odds of.
  *
  * @param revision of the plan they are worked out from
  * @param state updating, live, refined or refused; while updating, the outlook is of an older revision or absent
+ * @param run under which the simulation can be read like a recorded run while it is the newest; absent where there is none
  * @param outlook absent where there is none yet
  * @param first by the short simulation alone: with it the odds of an edit can be compared before they are refined
  * @param refusal why the plan cannot be simulated
  */
 public record LiveView(
-        long revision, State state, @Nullable Outlook outlook, @Nullable Outlook first, @Nullable String refusal) {
+        long revision,
+        State state,
+        @Nullable UUID run,
+        @Nullable Outlook outlook,
+        @Nullable Outlook first,
+        @Nullable String refusal) {
     public enum State {
         /** Being worked out; nothing here is of the newest plan. */
         @JsonProperty("updating")

@@ -7,11 +7,13 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.Interim;
 import app.tychon.core.simulation.RunMonitor;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.server.plan.LoadedPlan;
 import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 import java.util.Arrays;
@@ -59,26 +61,41 @@ public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable H
 
     /** @throws java.util.concurrent.CancellationException when the thread is interrupted or the monitor stops at once */
     public static Outlook of(CompiledPlan plan, int iterations, RunMonitor monitor) {
-        RunResult result = Simulation.run(plan, settings(iterations), monitor);
-        Plan inputs = plan.network().plan();
-        double day = inputs.projectCalendar().hoursPerDay() * 60;
-        Heading<LocalDateTime> finish = heading(
-                DateSample.of(result.finish(), WorkingTimes.ofProject(inputs)),
+        return of(plan, Simulation.run(plan, settings(iterations), monitor));
+    }
+
+    static Outlook of(CompiledPlan plan, RunResult result) {
+        return of(
+                plan.network().plan(),
                 result.planFinish(),
-                inputs.project().targets().finish().map(Instants::of),
-                Sample.of(result.duration()).standardDeviation() / day,
+                result.cost().planned(),
+                new Interim.Values(
+                        result.finish(), result.duration(), result.cost().totals()));
+    }
+
+    /** Of what a run of a plan has seen so far. */
+    public static Outlook of(LoadedPlan plan, Interim.Values values) {
+        return of(plan.plan(), plan.schedule().finish(), plan.cost(), values);
+    }
+
+    private static Outlook of(Plan plan, double planFinish, double planCost, Interim.Values values) {
+        double day = plan.projectCalendar().hoursPerDay() * 60;
+        Heading<LocalDateTime> finish = heading(
+                DateSample.of(values.finish(), WorkingTimes.ofProject(plan)),
+                planFinish,
+                plan.project().targets().finish().map(Instants::of),
+                Sample.of(values.duration()).standardDeviation() / day,
                 Instants::toCivil);
-        double[] totals = result.cost().totals();
-        boolean money = result.cost().planned() != 0 || Arrays.stream(totals).anyMatch(t -> t != 0);
-        Sample cost = Sample.of(totals);
+        boolean money = planCost != 0 || Arrays.stream(values.cost()).anyMatch(cost -> cost != 0);
+        Sample cost = Sample.of(values.cost());
         return new Outlook(
-                result.iterations(),
+                values.iterations(),
                 finish,
                 money
                         ? heading(
                                 cost,
-                                result.cost().planned(),
-                                inputs.project().targets().cost(),
+                                planCost,
+                                plan.project().targets().cost(),
                                 cost.standardDeviation(),
                                 value -> value)
                         : null);

@@ -39,5 +39,6 @@ public record ActivityView(
         @Nullable String grade,
         @Nullable String inherited,
         @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
+        boolean watch,
         @Nullable String notes,
         RangeView range) {}

@@ -103,6 +103,7 @@ public final class PlanMapping {
                 activity.grade().orElse(null),
                 estimates.inherited(activity.wbs()).map(Grade::id).orElse(null),
                 activity.estimate().map(EstimateJson::write).orElse(null),
+                activity.watch(),
                 activity.notes().isEmpty() ? null : activity.notes(),
                 range(activity, dates, calendar));
     }

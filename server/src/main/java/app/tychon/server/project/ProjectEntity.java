@@ -38,6 +38,7 @@ public class ProjectEntity {
 
     private LocalDateTime targetFinish;
     private Double targetCost;
+    private int confidence;
     private long revision;
     private LocalDateTime createdAt;
     private LocalDateTime editedAt;
@@ -66,6 +67,7 @@ public class ProjectEntity {
         lagCalendar = project.lagCalendar();
         targetFinish = project.targets().finish().orElse(null);
         targetCost = project.targets().cost().orElse(null);
+        confidence = project.targets().confidence();
     }
 
     public Project toCore() {
@@ -77,7 +79,7 @@ public class ProjectEntity {
                 Optional.ofNullable(dataDate),
                 calendar,
                 lagCalendar,
-                new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost)));
+                new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost), confidence));
     }
 
     Shelf shelf() {

@@ -27,15 +27,17 @@ public interface ProjectRepository extends Repository<ProjectEntity, UUID> {
     @Query("select p.id from ProjectEntity p where p.deletedAt < :before")
     List<UUID> findDeletedBefore(LocalDateTime before);
 
-    /** The P80 finish of each project's last run that has one. */
-    @Query("select r.projectId as project, r.p80Finish as finish from RunEntity r where r.number ="
-            + " (select max(s.number) from RunEntity s where s.projectId = r.projectId and s.p80Finish is not null"
+    /** What each project's last run that has results says at the level that mattered to it. */
+    @Query("select r.projectId as project, r.level as level, r.levelFinish as finish from RunEntity r where r.number ="
+            + " (select max(s.number) from RunEntity s where s.projectId = r.projectId and s.levelFinish is not null"
             + " and s.deletedAt is null)")
     List<LastOdds> findLastOdds();
 
-    /** The P80 finish of a project. */
+    /** The finish of a project that is kept with a level. */
     interface LastOdds {
         UUID getProject();
+
+        int getLevel();
 
         LocalDateTime getFinish();
     }

@@ -14,6 +14,7 @@ import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectRepository.LastOdds;
 import app.tychon.server.project.ProjectRepository.Size;
+import app.tychon.server.project.ProjectSummary.KeptFinish;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.LocalDateTime;
@@ -49,8 +50,9 @@ public class ProjectService {
     /** The projects on a shelf, last edited first. */
     @Transactional(readOnly = true)
     public List<ProjectSummary> list(Shelf shelf) {
-        Map<UUID, LocalDateTime> odds =
-                projects.findLastOdds().stream().collect(Collectors.toMap(LastOdds::getProject, LastOdds::getFinish));
+        Map<UUID, KeptFinish> odds = projects.findLastOdds().stream()
+                .collect(Collectors.toMap(
+                        LastOdds::getProject, last -> new KeptFinish(last.getLevel(), last.getFinish())));
         Map<UUID, Long> sizes =
                 projects.countActivities().stream().collect(Collectors.toMap(Size::getProject, Size::getActivities));
         return projects.findAllByOrderByEditedAtDesc().stream()

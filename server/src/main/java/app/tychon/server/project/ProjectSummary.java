@@ -7,7 +7,15 @@ import java.time.LocalDateTime;
  * A project as the list shows it.
  *
  * @param finish when it is planned to finish
- * @param p80 when four futures in five have finished, by the last recorded run
+ * @param kept by the last recorded run
  * @param activities how many it has
  */
-record ProjectSummary(ProjectView project, LocalDateTime finish, @Nullable LocalDateTime p80, long activities) {}
+record ProjectSummary(ProjectView project, LocalDateTime finish, @Nullable KeptFinish kept, long activities) {
+
+    /**
+     * A finish that is kept with a chance.
+     *
+     * @param level percent
+     */
+    record KeptFinish(int level, LocalDateTime finish) {}
+}

@@ -11,6 +11,7 @@ import java.util.UUID;
 /**
  * A project as the list and the frame show it.
  *
+ * @param confidence percent, the level that matters to it
  * @param revision counts the changes of its inputs
  */
 public record ProjectView(
@@ -24,6 +25,7 @@ public record ProjectView(
         String lagCalendar,
         @Nullable LocalDateTime targetFinish,
         @Nullable Double targetCost,
+        int confidence,
         long revision,
         Instant editedAt) {
 
@@ -40,6 +42,7 @@ public record ProjectView(
                 Words.of(project.lagCalendar()),
                 project.targets().finish().orElse(null),
                 project.targets().cost().orElse(null),
+                project.targets().confidence(),
                 entity.revision(),
                 entity.editedAt().toInstant(ZoneOffset.UTC));
     }
@@ -57,6 +60,7 @@ public record ProjectView(
                 lagCalendar,
                 targetFinish,
                 targetCost,
+                confidence,
                 shown,
                 editedAt);
     }

@@ -2,7 +2,6 @@ package app.tychon.server.ranges;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Basis;
-import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.EstimateRules;
@@ -50,11 +49,7 @@ class RangeService {
                 plan.activities().stream().filter(a -> a.id().equals(row)).findFirst();
         if (activity.isPresent()) {
             Optional<Estimate> estimate = Optional.of(read(words, Subject.DURATION));
-            CalendarDefinition calendar = plan.calendars().stream()
-                    .filter(c -> c.id().equals(activity.get().calendar()))
-                    .findFirst()
-                    .orElseThrow();
-            return RangeLook.of(estimate, EstimateSpread.of(activity.get(), estimate, calendar));
+            return RangeLook.of(estimate, EstimateSpread.of(activity.get(), estimate, plan.calendarOf(activity.get())));
         }
         CostLine line = plan.costs().stream()
                 .filter(c -> c.id().equals(row))

@@ -1,5 +1,6 @@
 package app.tychon.server.runs;
 
+import app.tychon.core.simulation.Interim;
 import app.tychon.core.simulation.RunMonitor;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
@@ -10,6 +11,7 @@ final class ActiveRun implements RunMonitor {
     private static final long EVERY_NANOS = 150_000_000;
 
     private final int total;
+    private final Sighting sighting;
     private final Consumer<RunView.Progress> tell;
     private final AtomicInteger done = new AtomicInteger();
     private final AtomicLong lastTold = new AtomicLong();
@@ -19,8 +21,10 @@ final class ActiveRun implements RunMonitor {
     private long pausedNanos;
     private long pausedSince;
 
-    ActiveRun(int total, Consumer<RunView.Progress> tell) {
+    /** @param sighting how to see what has been simulated while it runs */
+    ActiveRun(int total, Sighting sighting, Consumer<RunView.Progress> tell) {
         this.total = total;
+        this.sighting = sighting;
         this.tell = tell;
     }
 
@@ -69,8 +73,14 @@ final class ActiveRun implements RunMonitor {
     }
 
     @Override
+    public void begun(Interim interim) {
+        sighting.watch(interim);
+    }
+
+    @Override
     public void progress(int now, int ofTotal) {
         done.accumulateAndGet(now, Math::max);
+        sighting.reached(now);
         long told = lastTold.get();
         long time = System.nanoTime();
         if (time - told > EVERY_NANOS && lastTold.compareAndSet(told, time)) {
@@ -82,7 +92,8 @@ final class ActiveRun implements RunMonitor {
         int now = done.get();
         double seconds = Math.max(1e-3, (now() - startedNanos - pausedNanos) / 1e9);
         double perSecond = now / seconds;
-        return new RunView.Progress(now, perSecond, perSecond == 0 ? 0 : (total - now) / perSecond, paused);
+        return new RunView.Progress(
+                now, perSecond, perSecond == 0 ? 0 : (total - now) / perSecond, paused, sighting.last());
     }
 
     /** The moment up to which it has worked. */

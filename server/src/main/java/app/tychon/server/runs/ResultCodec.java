@@ -1,39 +1,34 @@
 package app.tychon.server.runs;
 
+import static app.tychon.server.runs.Packing.read;
+import static app.tychon.server.runs.Packing.write;
+
 import app.tychon.core.simulation.ActivityResult;
+import app.tychon.core.simulation.BranchResult;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunResult.DrivingPath;
 import app.tychon.core.simulation.RunResult.RiskResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Steadiness;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
-import java.io.DataOutputStream;
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.ByteBuffer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.zip.Deflater;
-import java.util.zip.GZIPInputStream;
-import java.util.zip.GZIPOutputStream;
 
 /**
  * Results as compressed bytes that keep every bit: a format number, then numbers in a fixed order, gzip. Values of
- * branches, milestones and watched activities are not kept; they can be computed again from the inputs and the seed. What
- * format 1 did not have reads as none.
+ * branches, milestones and watched activities are kept apart, see {@link OutputCodec}. What earlier formats did not have
+ * reads as none.
  */
 final class ResultCodec {
-    private static final int FORMAT = 2;
+    private static final int FORMAT = 3;
 
     private ResultCodec() {}
 
     static byte[] encode(RunResult result) {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (DataOutputStream out = new DataOutputStream(new FastGzip(bytes))) {
+        return Packing.pack(out -> {
             out.writeInt(FORMAT);
             out.writeInt(result.settings().iterations());
             out.writeLong(result.settings().seed());
@@ -67,6 +62,13 @@ final class ResultCodec {
                 write(out, activity.start());
                 write(out, activity.finish());
             }
+            out.writeInt(result.branches().size());
+            for (BranchResult branch : result.branches()) {
+                out.writeUTF(branch.id());
+                out.writeDouble(branch.criticality());
+                write(out, branch.start());
+                write(out, branch.finish());
+            }
             out.writeInt(result.risks().size());
             for (RiskResult risk : result.risks()) {
                 out.writeUTF(risk.id());
@@ -81,14 +83,11 @@ final class ResultCodec {
                     out.writeUTF(activity);
                 }
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return bytes.toByteArray();
+        });
     }
 
     static RunResult decode(byte[] bytes) {
-        try (DataInputStream in = new DataInputStream(new GZIPInputStream(new ByteArrayInputStream(bytes)))) {
+        return Packing.unpack(bytes, in -> {
             int format = in.readInt();
             if (format < 1 || format > FORMAT) {
                 throw new IllegalStateException("results of format " + format + " cannot be read by this version");
@@ -121,12 +120,11 @@ final class ResultCodec {
                     planFinish,
                     planDuration,
                     activities(in, whole),
+                    format >= 3 ? branches(in) : List.of(),
                     List.of(),
                     whole ? risks(in) : List.of(),
                     whole ? paths(in) : List.of());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        });
     }
 
     private static Optional<Steadiness> until(DataInputStream in) throws IOException {
@@ -154,6 +152,14 @@ final class ResultCodec {
         return activities;
     }
 
+    private static List<BranchResult> branches(DataInputStream in) throws IOException {
+        List<BranchResult> branches = new ArrayList<>();
+        for (int left = in.readInt(); left > 0; left--) {
+            branches.add(new BranchResult(in.readUTF(), in.readDouble(), read(in), read(in)));
+        }
+        return branches;
+    }
+
     private static List<RiskResult> risks(DataInputStream in) throws IOException {
         List<RiskResult> risks = new ArrayList<>();
         for (int left = in.readInt(); left > 0; left--) {
@@ -174,28 +180,5 @@ final class ResultCodec {
             paths.add(new DrivingPath(activities, share, meanDuration));
         }
         return paths;
-    }
-
-    private static void write(DataOutputStream out, double[] values) throws IOException {
-        ByteBuffer buffer = ByteBuffer.allocate(values.length * Double.BYTES);
-        buffer.asDoubleBuffer().put(values);
-        out.writeInt(values.length);
-        out.write(buffer.array());
-    }
-
-    private static double[] read(DataInputStream in) throws IOException {
-        double[] values = new double[in.readInt()];
-        ByteBuffer.wrap(in.readNBytes(values.length * Double.BYTES))
-                .asDoubleBuffer()
-                .get(values);
-        return values;
-    }
-
-    /** Samples hardly compress further at higher levels; speed matters more. */
-    private static final class FastGzip extends GZIPOutputStream {
-        FastGzip(ByteArrayOutputStream out) throws IOException {
-            super(out, 1 << 16);
-            def.setLevel(Deflater.BEST_SPEED);
-        }
     }
 }

@@ -1,10 +1,7 @@
 package app.tychon.server.runs;
 
-import app.tychon.core.analysis.DateSample;
-import app.tychon.core.calendar.Instants;
-import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Plan;
-import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.Output;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.ProjectFileWriter;
@@ -21,6 +18,7 @@ import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
@@ -29,9 +27,8 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Recorded runs in and out of the database. The last few that were looked at stay decoded in memory. */
 @Service
-class RunArchive {
+public class RunArchive {
     private static final int MOST_DECODED = 4;
-    private static final double P80 = 0.8;
     private static final int DAYS_TO_REPENT = 30;
 
     private final RunRecords records;
@@ -45,20 +42,37 @@ class RunArchive {
 
     /** Records that a run has begun, with its inputs as they are now. */
     @Transactional
-    public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings, String name) {
+    public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings, String name, String note) {
         projects.findForEditing(project).orElseThrow(() -> new NotFoundException("There is no such project."));
-        RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan.revision());
-        run.call(name, null);
+        RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan);
+        run.call(name, note);
         records.insert(run, new RunDataEntity(run.id(), compress(plan.plan())));
         return run;
     }
 
     @Transactional
-    public void finish(UUID id, Plan plan, RunResult result, boolean stopped) {
-        double p80 =
-                DateSample.of(result.finish(), WorkingTimes.ofProject(plan)).percentile(P80);
-        records.find(id).finished(result.iterations(), Instants.toCivil(p80), stopped);
-        records.data(id).setResults(ResultCodec.encode(result));
+    public void finish(UUID id, PackedRun packed, RunState how) {
+        records.find(id).finished(packed.iterations(), packed.levelFinish(), packed.levelCost(), how);
+        records.data(id).setResults(packed.results());
+        records.replaceOutputs(id, packed.outputs());
+        synchronized (decoded) {
+            decoded.remove(id);
+        }
+    }
+
+    /**
+     * A run that was cut short is at work again.
+     *
+     * @throws ConflictException where it was not
+     */
+    @Transactional
+    public RunEntity resume(UUID id) {
+        RunEntity run = records.find(id);
+        if (!run.isCutShort()) {
+            throw new ConflictException("Only a run that was stopped or interrupted can go on.");
+        }
+        run.resumed();
+        return run;
     }
 
     @Transactional
@@ -131,11 +145,11 @@ class RunArchive {
             }
         }
         RunEntity run = records.find(id);
-        if (!run.state().hasResults()) {
+        if (!run.hasResults()) {
             throw new ConflictException("This run has no results.");
         }
         RunDataEntity data = records.data(id);
-        RecordedRun opened = RecordedRun.of(decompress(data.inputs()), ResultCodec.decode(data.results()));
+        RecordedRun opened = new RecordedRun(decompress(data.inputs()), ResultCodec.decode(data.results()));
         synchronized (decoded) {
             decoded.put(id, opened);
             decoded.keySet().stream()
@@ -144,6 +158,12 @@ class RunArchive {
                     .forEach(decoded::remove);
         }
         return opened;
+    }
+
+    /** All values that a run has kept of an activity or branch; nothing where it kept none. */
+    @Transactional(readOnly = true)
+    public Optional<Output> output(UUID id, String item) {
+        return records.output(id, item).map(kept -> OutputCodec.decode(item, kept.samples()));
     }
 
     private static byte[] compress(Plan plan) {

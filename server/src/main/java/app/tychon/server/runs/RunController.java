@@ -1,5 +1,6 @@
 package app.tychon.server.runs;
 
+import app.tychon.core.model.Plan;
 import app.tychon.server.edits.InputChange;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.project.ProjectService;
@@ -7,6 +8,7 @@ import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -58,12 +61,13 @@ class RunController {
 
     @PostMapping("/runs/{run}/pause")
     RunView pauseRun(@PathVariable UUID run) {
-        return runs.pause(run, true);
+        return runs.pause(run);
     }
 
+    /** Lets a run that is held go on, or one that was stopped or interrupted. */
     @PostMapping("/runs/{run}/resume")
     RunView resumeRun(@PathVariable UUID run) {
-        return runs.pause(run, false);
+        return runs.resume(run);
     }
 
     /** A new run of the same inputs with the same settings, which gives the same numbers. */
@@ -88,12 +92,13 @@ class RunController {
         return archive.bringBack(run);
     }
 
-    /** What has changed in the project's inputs since a run, object by object. */
+    /** What has changed in the inputs since a run, object by object: until another run, or until now. */
     @GetMapping("/runs/{run}/changes")
-    List<InputChange> changesSince(@PathVariable UUID run) {
+    List<InputChange> changesSince(@PathVariable UUID run, @RequestParam Optional<UUID> to) {
         RunArchive.Begun begun = archive.begun(run);
-        return InputChange.between(
-                begun.plan().plan(), plans.find(begun.run().projectId()).plan());
+        Plan later = to.map(other -> archive.begun(other).plan().plan())
+                .orElseGet(() -> plans.find(begun.run().projectId()).plan());
+        return InputChange.between(begun.plan().plan(), later);
     }
 
     @DeleteMapping("/runs/{run}")

@@ -4,6 +4,7 @@ import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Steadiness;
 import app.tychon.server.database.Ids;
+import app.tychon.server.plan.LoadedPlan;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -45,19 +46,21 @@ class RunEntity {
 
     private long revision;
 
-    @Column(name = "p80_finish")
-    private LocalDateTime p80Finish;
+    private int level;
+    private LocalDateTime levelFinish;
+    private Double levelCost;
 
     private String failure;
     private LocalDateTime deletedAt;
 
     protected RunEntity() {}
 
-    RunEntity(UUID projectId, int number, RunSettings settings, long revision) {
+    RunEntity(UUID projectId, int number, RunSettings settings, LoadedPlan plan) {
         id = Ids.next();
         this.projectId = projectId;
         this.number = number;
-        this.revision = revision;
+        revision = plan.revision();
+        level = plan.plan().project().targets().confidence();
         state = RunState.RUNNING;
         startedAt = LocalDateTime.now(ZoneOffset.UTC);
         asked = settings.iterations();
@@ -86,7 +89,7 @@ class RunEntity {
                 seed,
                 sampling,
                 threads,
-                Optional.ofNullable(tolerance).map(t -> new Steadiness(t, RunRequest.STEADY_LEVEL)));
+                Optional.ofNullable(tolerance).map(t -> new Steadiness(t, level / 100.0)));
     }
 
     long revision() {
@@ -97,11 +100,17 @@ class RunEntity {
         return name;
     }
 
-    /** @param stopped whether somebody stopped it before it was through */
-    void finished(int iterations, LocalDateTime p80, boolean stopped) {
-        state = stopped ? RunState.STOPPED : RunState.DONE;
+    /**
+     * @param finish kept with the run's level
+     * @param cost likewise; null where the plan has no money
+     * @param how done, stopped or interrupted
+     */
+    void finished(int iterations, LocalDateTime finish, Double cost, RunState how) {
+        state = how;
         done = iterations;
-        p80Finish = p80;
+        levelFinish = finish;
+        levelCost = cost;
+        failure = null;
         endedAt = LocalDateTime.now(ZoneOffset.UTC);
     }
 
@@ -111,16 +120,33 @@ class RunEntity {
         endedAt = LocalDateTime.now(ZoneOffset.UTC);
     }
 
+    /** It is simulated on, to where it was to end. */
+    void resumed() {
+        state = RunState.RUNNING;
+        failure = null;
+        endedAt = null;
+    }
+
+    /** Whether it ended before it was through, so that it can go on. */
+    boolean isCutShort() {
+        return state == RunState.STOPPED || state == RunState.INTERRUPTED;
+    }
+
+    /** What it had simulated is kept, whatever became of it. */
+    boolean hasResults() {
+        return state != RunState.RUNNING && done > 0;
+    }
+
+    int level() {
+        return level;
+    }
+
     UUID id() {
         return id;
     }
 
     UUID projectId() {
         return projectId;
-    }
-
-    RunState state() {
-        return state;
     }
 
     RunView view() {
@@ -137,7 +163,9 @@ class RunEntity {
                 seed,
                 sampling.name().toLowerCase(Locale.ROOT),
                 revision,
-                p80Finish,
+                level,
+                levelFinish,
+                levelCost,
                 failure,
                 null);
     }

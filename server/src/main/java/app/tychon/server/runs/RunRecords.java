@@ -4,6 +4,7 @@ import app.tychon.server.problems.NotFoundException;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Repository;
 
@@ -57,6 +58,17 @@ class RunRecords {
                         .getSingleResult();
     }
 
+    Optional<RunOutputEntity> output(UUID run, String item) {
+        return Optional.ofNullable(entities.find(RunOutputEntity.class, new RunOutputEntity.Key(run, item)));
+    }
+
+    void replaceOutputs(UUID run, List<RunOutputEntity> outputs) {
+        entities.createQuery("delete from RunOutputEntity o where o.runId = :run")
+                .setParameter("run", run)
+                .executeUpdate();
+        outputs.forEach(entities::persist);
+    }
+
     void insert(RunEntity run, RunDataEntity data) {
         entities.persist(run);
         entities.flush();
@@ -64,6 +76,7 @@ class RunRecords {
     }
 
     void delete(RunEntity run) {
+        replaceOutputs(run.id(), List.of());
         entities.remove(data(run.id()));
         entities.flush();
         entities.remove(run);

@@ -8,6 +8,7 @@ import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.Optional;
 import java.util.concurrent.ThreadLocalRandom;
@@ -17,9 +18,13 @@ import java.util.concurrent.ThreadLocalRandom;
  *
  * @param iterations how many futures
  * @param seed the seed to use; a new one is chosen where there is none
- * @param tolerance stops sooner, once mean and P80 of finish, duration and cost are known to this share of their standard
- *     deviation; absent for all iterations
+ * @param tolerance stops sooner, once mean and the project's percentile of finish, cost and watched activities are known to
+ *     this share of their standard deviation; absent for all iterations
+ * @param sampling latin (Latin hypercube) or plain; latin where it is absent
+ * @param threads how many work at once; as many as there are processors where it is absent. The numbers do not depend on it
+ * @param drawing whether to tell what has been seen while it runs; true where it is absent
  * @param name what the run is to be called
+ * @param note why it is made
  */
 record RunRequest(
         @Min(value = 100, message = "at least 100 iterations are needed for a percentile to mean anything")
@@ -37,20 +42,31 @@ record RunRequest(
                         message = "a tolerance lies between 0.5 % and 100 % of the standard deviation")
                 @DecimalMax(value = "1", message = "a tolerance lies between 0.5 % and 100 % of the standard deviation")
                 Double tolerance,
-        @Nullable @Size(max = 120, message = "a name has at most 120 characters") String name) {
+        @Nullable @Pattern(regexp = "latin|plain", message = "sampling is latin or plain") String sampling,
+        @Nullable
+                @Min(value = 1, message = "at least one thread is needed")
+                @Max(value = RunSettings.MOST_THREADS, message = "at most 256 threads can work at once")
+                Integer threads,
+        @Nullable Boolean drawing,
+        @Nullable @Size(max = 120, message = "a name has at most 120 characters") String name,
+        @Nullable @Size(max = 2000, message = "a note has at most 2,000 characters") String note) {
     /** The largest whole number that every reader of JSON keeps exactly. */
     static final long LARGEST_SEED = (1L << 53) - 1;
 
     private static final long NEW_SEEDS = 1_000_000;
-    static final double STEADY_LEVEL = 0.8;
 
-    RunSettings settings() {
+    /** @param level chance of the percentile that is to be steady */
+    RunSettings settings(double level) {
         long chosen = seed == null ? ThreadLocalRandom.current().nextLong(NEW_SEEDS) : seed;
         return new RunSettings(
                 iterations,
                 chosen,
-                Sampling.LATIN,
-                Runtime.getRuntime().availableProcessors(),
-                Optional.ofNullable(tolerance).map(t -> new Steadiness(t, STEADY_LEVEL)));
+                "plain".equals(sampling) ? Sampling.PLAIN : Sampling.LATIN,
+                threads == null ? Runtime.getRuntime().availableProcessors() : threads,
+                Optional.ofNullable(tolerance).map(t -> new Steadiness(t, level)));
+    }
+
+    boolean isDrawn() {
+        return !Boolean.FALSE.equals(drawing);
     }
 }

@@ -50,23 +50,25 @@ class RunService {
 
     /** Begins a run of the project as it stands and returns at once. */
     RunView start(UUID project, RunRequest request) {
-        return begin(project, plans.find(project), request.settings(), request.name());
+        LoadedPlan plan = plans.find(project);
+        RunSettings settings = request.settings(plan.plan().project().targets().level());
+        RunEntity run = archive.begin(project, plan, settings, request.name(), request.note());
+        return work(run, plan, settings, request.isDrawn());
     }
 
     /** Begins a run of the inputs another run was made from, with its settings: the numbers are the same. */
     RunView again(UUID id) {
         RunArchive.Begun begun = archive.begun(id);
-        int threads = Runtime.getRuntime().availableProcessors();
-        return begin(
-                begun.run().projectId(),
-                begun.plan(),
-                begun.run().settings(threads),
-                "Run " + begun.run().view().number() + " again");
+        RunSettings settings = begun.run().settings(Runtime.getRuntime().availableProcessors());
+        String name = "Run " + begun.run().view().number() + " again";
+        RunEntity run = archive.begin(begun.run().projectId(), begun.plan(), settings, name, null);
+        return work(run, begun.plan(), settings, true);
     }
 
-    private RunView begin(UUID project, LoadedPlan plan, RunSettings settings, String name) {
-        RunEntity run = archive.begin(project, plan, settings, name);
-        ActiveRun watched = new ActiveRun(settings.iterations(), progress -> publish(project, run, progress));
+    private RunView work(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn) {
+        Sighting sighting = drawn ? Sighting.of(plan, run.level()) : Sighting.NONE;
+        ActiveRun watched =
+                new ActiveRun(settings.iterations(), sighting, progress -> publish(run.projectId(), run, progress));
         active.put(run.id(), watched);
         queue.execute(() -> simulate(run, plan, settings, watched));
         return run.view();
@@ -81,7 +83,8 @@ class RunService {
         try {
             watched.begin();
             RunResult result = Simulation.run(CompiledPlan.of(plan.plan()), settings, watched);
-            archive.finish(id, plan.plan(), result, watched.isStopped());
+            PackedRun packed = PackedRun.of(id, plan.plan(), result, run.level() / 100.0);
+            archive.finish(id, packed, how(result, watched));
         } catch (CancellationException e) {
             if (closing) {
                 end(id, RunState.INTERRUPTED, "The server was stopped before this began.");
@@ -100,6 +103,13 @@ class RunService {
             active.remove(id);
             announceEnd(run);
         }
+    }
+
+    private RunState how(RunResult result, ActiveRun watched) {
+        if (!watched.isStopped() || result.iterations() == result.settings().iterations()) {
+            return RunState.DONE;
+        }
+        return closing ? RunState.INTERRUPTED : RunState.STOPPED;
     }
 
     private void end(UUID id, RunState how, String why) {
@@ -127,13 +137,30 @@ class RunService {
         return view(id);
     }
 
-    /** Holds a run where it is, or lets it go on. */
-    RunView pause(UUID id, boolean paused) {
+    /** Holds a run where it is; does nothing when it has ended already. */
+    RunView pause(UUID id) {
         ActiveRun watched = active.get(id);
         if (watched != null) {
-            watched.pause(paused);
+            watched.pause(true);
         }
         return view(id);
+    }
+
+    /**
+     * Lets a run that is held go on. One that was cut short, by somebody or by the end of the server, is simulated to where
+     * it was to end: the same seed gives the iterations it had, and the others after them.
+     *
+     * @throws ConflictException where there is nothing to go on with
+     */
+    RunView resume(UUID id) {
+        ActiveRun watched = active.get(id);
+        if (watched != null) {
+            watched.pause(false);
+            return view(id);
+        }
+        RunEntity run = archive.resume(id);
+        RunArchive.Begun begun = archive.begun(id);
+        return work(run, begun.plan(), run.settings(Runtime.getRuntime().availableProcessors()), true);
     }
 
     RunView view(UUID id) {

@@ -7,9 +7,5 @@ enum RunState {
     STOPPED,
     /** The server went down while it ran. */
     INTERRUPTED,
-    FAILED;
-
-    boolean hasResults() {
-        return this == DONE || this == STOPPED;
-    }
+    FAILED
 }

@@ -1,5 +1,6 @@
 package app.tychon.server.runs;
 
+import app.tychon.server.live.Outlook;
 import jakarta.annotation.Nullable;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -14,7 +15,9 @@ import java.util.UUID;
  * @param tolerance share of the standard deviation at which it stops by itself; absent where it does not
  * @param done iterations simulated
  * @param revision of the project's inputs it was made from
- * @param p80Finish finish that is kept with 80 % chance, once there are results
+ * @param level percent of confidence that mattered to the project when it was made
+ * @param levelFinish finish that is kept with that level, once there are results
+ * @param levelCost cost likewise; absent where the plan has no money
  * @param failure why it failed
  * @param progress while it runs
  */
@@ -31,12 +34,29 @@ record RunView(
         long seed,
         String sampling,
         long revision,
-        @Nullable LocalDateTime p80Finish,
+        int level,
+        @Nullable LocalDateTime levelFinish,
+        @Nullable Double levelCost,
         @Nullable String failure,
         @Nullable Progress progress) {
 
-    /** How far a run is: iterations done, their rate, and seconds left at that rate. */
-    record Progress(int done, double perSecond, double secondsLeft, boolean paused) {}
+    /**
+     * How far a run is.
+     *
+     * @param done iterations
+     * @param perSecond their rate
+     * @param secondsLeft at that rate
+     * @param sight what has been seen so far, now and then; absent where it is not drawn
+     */
+    record Progress(int done, double perSecond, double secondsLeft, boolean paused, @Nullable Sight sight) {}
+
+    /**
+     * What a run has seen so far.
+     *
+     * @param unsteadiness how far from steady: 95 % half-width of mean or percentile, as a share of the standard deviation,
+     *     the largest of finish, cost and watched activities
+     */
+    record Sight(Outlook outlook, double unsteadiness) {}
 
     RunView withProgress(Progress now) {
         return new RunView(
@@ -52,7 +72,9 @@ record RunView(
                 seed,
                 sampling,
                 revision,
-                p80Finish,
+                level,
+                levelFinish,
+                levelCost,
                 failure,
                 now);
     }

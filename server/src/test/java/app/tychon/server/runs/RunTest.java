@@ -12,12 +12,14 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import app.tychon.core.RandomPlans;
 import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.Output;
 import app.tychon.core.simulation.RunMonitor;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.Steadiness;
+import app.tychon.server.RunningTest;
 import app.tychon.server.plan.PlanStore;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.ByteArrayOutputStream;
@@ -44,16 +46,16 @@ class RunTest extends RunningTest {
         JsonNode view = ended(run);
         assertThat(view.get("state").asText()).isEqualTo("done");
         assertThat(view.get("seed").asLong()).isEqualTo(4711);
-        JsonNode odds = read("/api/runs/" + run + "/finish?levels=10,50,80");
+        JsonNode odds = read("/api/runs/" + run + "/dates?levels=10,50,80");
         JsonNode p80 = odds.at("/levels/2");
-        assertThat(p80.get("value")).isEqualTo(view.get("p80Finish"));
+        assertThat(p80.get("value")).isEqualTo(view.get("levelFinish"));
         assertThat(p80.get("low").asText()).isLessThanOrEqualTo(p80.get("value").asText());
         JsonNode back = read(
-                "/api/runs/" + run + "/finish/at-date?date=" + p80.get("value").asText());
+                "/api/runs/" + run + "/dates/at-date?date=" + p80.get("value").asText());
         // Dates are told to the minute, so the way back is exact to the share of futures within one.
         assertThat(back.get("chance").asDouble()).isCloseTo(0.8, within(0.002));
-        JsonNode cost = read("/api/runs/" + run + "/cost/at-chance?chance=37.5");
-        JsonNode costBack = read("/api/runs/" + run + "/cost/at-amount?amount=" + cost.get("value"));
+        JsonNode cost = read("/api/runs/" + run + "/amounts/at-chance?chance=37.5");
+        JsonNode costBack = read("/api/runs/" + run + "/amounts/at-amount?amount=" + cost.get("value"));
         assertThat(costBack.get("chance").asDouble()).isCloseTo(0.375, within(1e-9));
         int counted = 0;
         for (JsonNode count : odds.get("counts")) {
@@ -74,7 +76,7 @@ class RunTest extends RunningTest {
         ended(one);
         ended(same);
         ended(other);
-        String levels = "/finish?levels=5,50,95";
+        String levels = "/dates?levels=5,50,95";
         assertThat(read("/api/runs/" + same + levels)).isEqualTo(read("/api/runs/" + one + levels));
         assertThat(read("/api/runs/" + other + levels)).isNotEqualTo(read("/api/runs/" + one + levels));
     }
@@ -119,20 +121,89 @@ class RunTest extends RunningTest {
         JsonNode view = ended(run);
         assertThat(view.get("state").asText()).isEqualTo("stopped");
         assertThat(view.get("done").asInt()).isBetween(100, 999_900);
-        read("/api/runs/" + run + "/finish?levels=80");
+        read("/api/runs/" + run + "/dates?levels=80");
     }
 
     @Test
     void aRunThatTheServerLeftBehindIsSaidToBeInterrupted() throws Exception {
         UUID project = plans.insert(RandomPlans.oneCalendar(3, 10));
         RunSettings settings = new RunSettings(1000, 1, Sampling.LATIN, 1);
-        RunEntity left = archive.begin(project, plans.find(project), settings, null);
+        RunEntity left = archive.begin(project, plans.find(project), settings, null, null);
         archive.markInterrupted();
         JsonNode view = read("/api/runs/" + left.id());
         assertThat(view.get("state").asText()).isEqualTo("interrupted");
-        http.perform(get("/api/runs/" + left.id() + "/finish"))
+        http.perform(get("/api/runs/" + left.id() + "/dates"))
                 .andExpect(status().isConflict())
                 .andExpect(jsonPath("$.detail").value("This run has no results."));
+    }
+
+    @Test
+    void aRunThatWasCutShortGoesOnToTheNumbersItWouldHaveHad() throws Exception {
+        UUID project = plans.insert(RandomPlans.oneCalendar(3, 10));
+        RunSettings settings = new RunSettings(3000, 5, Sampling.LATIN, 1);
+        RunEntity left = archive.begin(project, plans.find(project), settings, null, null);
+        archive.markInterrupted();
+        http.perform(post("/api/runs/" + left.id() + "/resume")).andExpect(status().isOk());
+        JsonNode view = ended(left.id().toString());
+        assertThat(view.get("state").asText()).isEqualTo("done");
+        assertThat(view.get("number").asInt()).isEqualTo(1);
+        assertThat(view.get("done").asInt()).isEqualTo(3000);
+        assertThat(view.path("failure").isMissingNode()).isTrue();
+        String whole = begin(project.toString(), "{\"iterations\":3000,\"seed\":5}");
+        ended(whole);
+        assertThat(read("/api/runs/" + left.id() + "/dates?levels=5,50,95"))
+                .isEqualTo(read("/api/runs/" + whole + "/dates?levels=5,50,95"));
+        http.perform(post("/api/runs/" + whole + "/resume"))
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.detail", containsString("stopped or interrupted")));
+    }
+
+    @Test
+    void aStoppedRunGoesOnAndItsResultsAreReplaced() throws Exception {
+        UUID project = plans.insert(RandomPlans.oneCalendar(3, 400));
+        String run = begin(project.toString(), "{\"iterations\":60000,\"seed\":1}");
+        await().atMost(PATIENCE)
+                .until(() -> read("/api/runs/" + run).at("/progress/done").asInt() > 0);
+        http.perform(post("/api/runs/" + run + "/stop")).andExpect(status().isOk());
+        int before = ended(run).get("done").asInt();
+        assertThat(before).isLessThan(60000);
+        read("/api/runs/" + run + "/dates?levels=80");
+        http.perform(post("/api/runs/" + run + "/resume")).andExpect(status().isOk());
+        JsonNode view = ended(run);
+        assertThat(view.get("done").asInt()).isEqualTo(60000);
+        assertThat(read("/api/runs/" + run + "/futures/60000").get("of").asInt())
+                .isEqualTo(60000);
+    }
+
+    @Test
+    void whileItRunsItTellsWhatItHasSeenUnlessThatIsSwitchedOff() throws Exception {
+        UUID project = plans.insert(RandomPlans.oneCalendar(3, 200));
+        String run = begin(project.toString(), "{\"iterations\":1000000,\"seed\":1}");
+        JsonNode sight = await().atMost(PATIENCE)
+                .until(
+                        () -> read("/api/runs/" + run).at("/progress/sight"),
+                        seen -> seen.path("outlook").path("iterations").asInt() > 0);
+        assertThat(sight.at("/outlook/finish/percentiles")).hasSize(99);
+        assertThat(sight.get("unsteadiness").asDouble()).isBetween(0.0, 1.0);
+        http.perform(post("/api/runs/" + run + "/stop")).andExpect(status().isOk());
+        ended(run);
+        String dark = begin(project.toString(), "{\"iterations\":1000000,\"seed\":1,\"drawing\":false}");
+        await().atMost(PATIENCE)
+                .until(() -> read("/api/runs/" + dark).at("/progress/done").asInt() > 5000);
+        assertThat(read("/api/runs/" + dark).at("/progress/sight").isMissingNode())
+                .isTrue();
+        http.perform(post("/api/runs/" + dark + "/stop")).andExpect(status().isOk());
+        ended(dark);
+    }
+
+    @Test
+    void samplingAndThreadsAreTheAnalystsChoice() throws Exception {
+        String project = bringIn("garden-room");
+        JsonNode plain = ended(begin(project, "{\"iterations\":1000,\"seed\":1,\"sampling\":\"plain\",\"threads\":1}"));
+        assertThat(plain.get("sampling").asText()).isEqualTo("plain");
+        start(project, "{\"iterations\":1000,\"sampling\":\"sobol\",\"threads\":0}")
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.problems.length()").value(2));
     }
 
     @Test
@@ -140,10 +211,10 @@ class RunTest extends RunningTest {
         String run = begin(bringIn("garden-room"), "{\"iterations\":100,\"seed\":1}");
         ended(run);
         for (String address :
-                new String[] {"/finish/at-chance?chance=101", "/cost/at-chance?chance=-1", "/finish?levels=50,300"}) {
+                new String[] {"/dates/at-chance?chance=101", "/amounts/at-chance?chance=-1", "/dates?levels=50,300"}) {
             http.perform(get("/api/runs/" + run + address))
                     .andExpect(status().isUnprocessableEntity())
-                    .andExpect(jsonPath("$.detail").value("a chance lies between 0 and 100 %"));
+                    .andExpect(jsonPath("$.detail").value(containsString("a chance lies between 0 and 100 %")));
         }
     }
 
@@ -158,6 +229,25 @@ class RunTest extends RunningTest {
                 .usingRecursiveComparison()
                 .ignoringFields("outputs")
                 .isEqualTo(result);
+    }
+
+    @Test
+    void valuesOfBranchesAndActivitiesAreKeptToTheMinuteAndTheirMoneyToTheLastBit() {
+        RunResult result = Simulation.run(
+                CompiledPlan.of(RandomPlans.risky(8, 40)),
+                new RunSettings(730, 99, Sampling.PLAIN, 2),
+                RunMonitor.NONE);
+        assertThat(result.outputs()).isNotEmpty();
+        for (Output output : result.outputs()) {
+            Output kept = OutputCodec.decode(output.id(), OutputCodec.encode(output));
+            assertThat(kept.kind()).isEqualTo(output.kind());
+            assertThat(kept.cost()).isEqualTo(output.cost());
+            for (int i = 0; i < 730; i++) {
+                assertThat(kept.start()[i]).isCloseTo(output.start()[i], within(0.5));
+                assertThat(kept.finish()[i]).isCloseTo(output.finish()[i], within(0.5));
+                assertThat(kept.duration()[i]).isCloseTo(output.duration()[i], within(0.5));
+            }
+        }
     }
 
     @Test

@@ -9,6 +9,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import app.tychon.server.RunningTest;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Duration;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -41,7 +42,7 @@ class RunsOnRecordTest extends RunningTest {
         JsonNode ended = ended(again);
         assertThat(ended.get("revision").asInt()).isEqualTo(1);
         assertThat(ended.get("name").asText()).isEqualTo("Run 1 again");
-        String levels = "/finish?levels=5,50,95";
+        String levels = "/dates?levels=5,50,95";
         assertThat(read("/api/runs/" + again + levels)).isEqualTo(read("/api/runs/" + run + levels));
     }
 
@@ -102,7 +103,7 @@ class RunsOnRecordTest extends RunningTest {
     private JsonNode lastP80(String project) throws Exception {
         for (JsonNode one : read("/api/projects")) {
             if (one.at("/project/id").asText().equals(project)) {
-                return one.path("p80");
+                return one.at("/kept/finish");
             }
         }
         throw new AssertionError("the project is not listed");

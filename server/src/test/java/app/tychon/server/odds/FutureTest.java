@@ -1,4 +1,4 @@
-package app.tychon.server.runs;
+package app.tychon.server.odds;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import app.tychon.server.RunningTest;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
@@ -24,7 +25,7 @@ class FutureTest extends RunningTest {
         JsonNode world = read(run + "/futures/at-chance?chance=80");
         assertThat(world.get("finishChance").asDouble()).isCloseTo(0.8, within(0.002));
         assertThat(world.get("finish").asText().substring(0, 10))
-                .isEqualTo(read(run + "/finish/at-chance?chance=80")
+                .isEqualTo(read(run + "/dates/at-chance?chance=80")
                         .get("value")
                         .asText()
                         .substring(0, 10));
@@ -75,7 +76,7 @@ class FutureTest extends RunningTest {
                         + joint.get("neither").asDouble())
                 .isCloseTo(1, within(1e-9));
         assertThat(both).isLessThan(Math.min(date, budget));
-        assertThat(read(run + "/finish/at-date?date=" + joint.get("date").asText())
+        assertThat(read(run + "/dates/at-date?date=" + joint.get("date").asText())
                         .get("chance")
                         .asDouble())
                 .isCloseTo(date, within(0.002));
@@ -88,16 +89,16 @@ class FutureTest extends RunningTest {
     @Test
     void curveAndIterationsGoOutAsTables() throws Exception {
         String run = demoRun();
-        String[] curve = table(run + "/finish.csv");
+        String[] curve = table(run + "/dates.csv");
         assertThat(curve).hasSize(202);
         assertThat(curve[0]).isEqualTo("chancePercent,value,low95,high95");
         assertThat(curve[161])
                 .startsWith("80.0,"
-                        + read(run + "/finish/at-chance?chance=80")
+                        + read(run + "/dates/at-chance?chance=80")
                                 .get("value")
                                 .asText()
                                 .substring(0, 10));
-        assertThat(table(run + "/cost.csv")).hasSize(202);
+        assertThat(table(run + "/amounts.csv")).hasSize(202);
         String[] iterations = table(run + "/iterations.csv");
         assertThat(iterations).hasSize(2001);
         String[] first = iterations[17].split(",");

@@ -1,4 +1,4 @@
-package app.tychon.server.runs;
+package app.tychon.server.odds;
 
 import app.tychon.core.analysis.DateSample;
 import app.tychon.core.analysis.Histogram;
@@ -6,19 +6,24 @@ import app.tychon.core.analysis.KernelDensity;
 import app.tychon.core.analysis.PercentileInterval;
 import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
-import app.tychon.core.model.CalendarDefinition;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 
 /**
- * One quantity of a run that odds are read of.
+ * One quantity of a simulation that odds are read of.
  *
  * @param <V> how a value is told
- * @param perUnit what one unit of "from plan" is in the unit of the sample
+ * @param plan its value without uncertainty
+ * @param target what was promised
+ * @param sd standard deviation: working days of the project's calendar, or the unit of the amount
+ * @param tell makes what is told of a value
+ * @param fromPlan how far a value lies above the plan, in what differences are told in
+ * @param work how far in working days, for dates
  */
 record Quantity<V>(
         Sample sample,
@@ -26,33 +31,41 @@ record Quantity<V>(
         Optional<Double> target,
         Histogram histogram,
         double sd,
-        double perUnit,
-        DoubleFunction<V> tell) {
-    private static final int COST_BINS = 40;
+        DoubleFunction<V> tell,
+        DoubleUnaryOperator fromPlan,
+        Optional<DoubleUnaryOperator> work) {
     private static final int CURVE_STEPS = 200;
     private static final int DENSITY_POINTS = 512;
 
-    static Quantity<LocalDateTime> finish(RecordedRun run) {
-        CalendarDefinition calendar = run.plan().projectCalendar();
+    /** Of instants in minutes. */
+    static Quantity<LocalDateTime> dates(
+            Opened run, double[] instants, double plan, Optional<Double> target, int bins) {
+        Sample sample = run.dates(instants);
+        double day = run.plan().projectCalendar().hoursPerDay() * 60;
+        DoubleUnaryOperator worked = instant -> run.time().work(instant) / day;
         return new Quantity<>(
-                run.finish(),
-                run.result().planFinish(),
-                run.plan().project().targets().finish().map(Instants::of),
-                DateSample.histogram(run.finish()),
-                run.duration().standardDeviation() / (calendar.hoursPerDay() * 60),
-                Instants.DAY,
-                Instants::toCivil);
+                sample,
+                plan,
+                target,
+                DateSample.histogram(sample, bins),
+                Sample.of(Arrays.stream(instants).map(worked).toArray()).standardDeviation(),
+                Instants::toCivil,
+                value -> (value - plan) / Instants.DAY,
+                Optional.of(value -> worked.applyAsDouble(value) - worked.applyAsDouble(plan)));
     }
 
-    static Quantity<Double> cost(RecordedRun run) {
+    /** Of amounts: days, or money. */
+    static Quantity<Double> amounts(double[] values, double plan, Optional<Double> target, int bins) {
+        Sample sample = Sample.of(values);
         return new Quantity<>(
-                run.cost(),
-                run.result().cost().planned(),
-                run.plan().project().targets().cost(),
-                Histogram.of(run.cost(), COST_BINS),
-                run.cost().standardDeviation(),
-                1,
-                value -> value);
+                sample,
+                plan,
+                target,
+                Histogram.of(sample, bins),
+                sample.standardDeviation(),
+                value -> value,
+                value -> value - plan,
+                Optional.empty());
     }
 
     Odds<V> odds(List<Double> levels) {
@@ -93,6 +106,7 @@ record Quantity<V>(
                 chance,
                 tell.apply(interval.low()),
                 tell.apply(interval.high()),
-                (value - plan) / perUnit);
+                fromPlan.applyAsDouble(value),
+                work.map(days -> days.applyAsDouble(value)).orElse(null));
     }
 }

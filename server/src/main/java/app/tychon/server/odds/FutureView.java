@@ -1,4 +1,4 @@
-package app.tychon.server.runs;
+package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
@@ -64,7 +64,8 @@ record FutureView(
     /** @param times how often it happened */
     record StruckView(String id, String title, String kind, int times) {}
 
-    static FutureView of(RecordedRun run, CompiledPlan compiled, int iteration) {
+    static FutureView of(Opened run, int iteration) {
+        CompiledPlan compiled = run.compiled();
         Plan plan = run.plan();
         Replay replay = Replay.of(compiled, run.result().settings(), iteration);
         Map<String, Risk> risks = plan.risks().stream().collect(Collectors.toMap(Risk::id, Function.identity()));

@@ -1,16 +1,16 @@
-package app.tychon.server.runs;
+package app.tychon.server.odds;
 
 import jakarta.annotation.Nullable;
 import java.util.List;
 
 /**
- * What a run says of one quantity. Values are dates for the finish, amounts of money for the cost.
+ * What a simulation says of one quantity. Values are dates, or amounts: money, or days of work.
  *
  * @param <V> LocalDateTime or Double
  * @param plan the plan's value with the chance of keeping it
  * @param target what was promised, likewise
  * @param mode where the density is highest
- * @param sd standard deviation: working days of the project's calendar, or money
+ * @param sd standard deviation: working days of the project's calendar, or the unit of the amount
  * @param levels the percentiles asked for
  * @param edges edges of the histogram's bins, one more than counts
  * @param curve the cumulative curve at even steps of chance
@@ -36,7 +36,8 @@ record Odds<V>(
      * @param chance 0 to 1, of the value or less
      * @param low lower end of the 95 % sampling interval of the percentile at that chance
      * @param high its upper end
-     * @param fromPlan how far it lies above the plan: calendar days, or money
+     * @param fromPlan how far it lies above the plan: calendar days, or the unit of the amount
+     * @param workFromPlan of a date, how far in working days of the project's calendar
      */
-    record Reading<V>(V value, double chance, V low, V high, double fromPlan) {}
+    record Reading<V>(V value, double chance, V low, V high, double fromPlan, @Nullable Double workFromPlan) {}
 }

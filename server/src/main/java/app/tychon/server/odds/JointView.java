@@ -1,4 +1,4 @@
-package app.tychon.server.runs;
+package app.tychon.server.odds;
 
 import app.tychon.core.analysis.JointSample;
 import app.tychon.core.analysis.JointSample.Quadrants;
@@ -35,7 +35,7 @@ record JointView(
     /** A date and a budget that hold together. */
     record PairView(LocalDateTime finish, double cost) {}
 
-    static JointView of(RecordedRun run, double date, double amount, double chance) {
+    static JointView of(Opened run, double date, double amount, double chance) {
         double[] finish = run.result().finish();
         double[] cost = run.result().cost().totals();
         // To the minute, as dates are told.

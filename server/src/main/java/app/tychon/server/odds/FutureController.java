@@ -1,4 +1,4 @@
-package app.tychon.server.runs;
+package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Targets;
@@ -15,13 +15,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/runs/{run}")
 class FutureController {
-    private static final double PERCENT = 100;
-
-    private final RunArchive archive;
+    private final Simulations simulations;
     private final Futures futures;
 
-    FutureController(RunArchive archive, Futures futures) {
-        this.archive = archive;
+    FutureController(Simulations simulations, Futures futures) {
+        this.simulations = simulations;
         this.futures = futures;
     }
 
@@ -34,7 +32,7 @@ class FutureController {
     /** The future whose finish lies nearest to the one that is kept with a chance. */
     @GetMapping("/futures/at-chance")
     FutureView futureAtChance(@PathVariable UUID run, @RequestParam double chance) {
-        return futures.nearest(run, within(chance));
+        return futures.nearest(run, Chance.some(chance));
     }
 
     /** Futures by finish and cost; without a date and an amount of its own the targets' or the plan's are taken. */
@@ -44,7 +42,7 @@ class FutureController {
             @RequestParam Optional<LocalDateTime> date,
             @RequestParam Optional<Double> amount,
             @RequestParam(defaultValue = "70") double chance) {
-        RecordedRun opened = archive.open(run);
+        Opened opened = simulations.open(run);
         Targets targets = opened.plan().project().targets();
         return JointView.of(
                 opened,
@@ -52,13 +50,6 @@ class FutureController {
                         .map(Instants::of)
                         .orElse(opened.result().planFinish()),
                 amount.or(targets::cost).orElse(opened.result().cost().planned()),
-                within(chance));
-    }
-
-    private static double within(double percent) {
-        if (!(percent > 0 && percent <= PERCENT)) {
-            throw new IllegalArgumentException("a chance lies above 0 and at most 100 %, not " + percent);
-        }
-        return percent / PERCENT;
+                Chance.some(chance));
     }
 }

@@ -1,4 +1,4 @@
-package app.tychon.server.runs;
+package app.tychon.server.odds;
 
 /**
  * What a run says of one activity.

@@ -1,0 +1,127 @@
+package app.tychon.server.odds;
+
+import app.tychon.core.calendar.Instants;
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.ActivityResult;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * Reads simulations: recorded runs by their key, live odds by the key they are told with. Chances are given in percent, 0 to
+ * 100. What odds are read of is said by {@code what} and {@code of}, the id of an activity or branch; without it the project.
+ */
+@RestController
+@RequestMapping("/api/runs/{run}")
+class OddsController {
+    private final Simulations simulations;
+
+    OddsController(Simulations simulations) {
+        this.simulations = simulations;
+    }
+
+    /** Odds of a start or a finish. */
+    @GetMapping("/dates")
+    Odds<LocalDateTime> dateOdds(
+            @PathVariable UUID run,
+            @RequestParam(defaultValue = "finish") String what,
+            @RequestParam(defaultValue = Plan.PROJECT) String of,
+            @RequestParam(defaultValue = "") List<Double> levels,
+            @RequestParam Optional<Integer> bins) {
+        return Quantities.date(simulations.open(run), what, of, bins).odds(shares(levels));
+    }
+
+    /** Odds of a cost or a duration. */
+    @GetMapping("/amounts")
+    Odds<Double> amountOdds(
+            @PathVariable UUID run,
+            @RequestParam(defaultValue = "cost") String what,
+            @RequestParam(defaultValue = Plan.PROJECT) String of,
+            @RequestParam(defaultValue = "") List<Double> levels,
+            @RequestParam Optional<Integer> bins) {
+        return Quantities.amount(simulations.open(run), what, of, bins).odds(shares(levels));
+    }
+
+    private static List<Double> shares(List<Double> percents) {
+        return percents.stream().map(Chance::share).toList();
+    }
+
+    @GetMapping("/dates/at-chance")
+    Odds.Reading<LocalDateTime> dateAtChance(
+            @PathVariable UUID run,
+            @RequestParam(defaultValue = "finish") String what,
+            @RequestParam(defaultValue = Plan.PROJECT) String of,
+            @RequestParam double chance) {
+        return Quantities.date(simulations.open(run), what, of, Optional.empty())
+                .ofChance(Chance.share(chance));
+    }
+
+    @GetMapping("/dates/at-date")
+    Odds.Reading<LocalDateTime> dateAtDate(
+            @PathVariable UUID run,
+            @RequestParam(defaultValue = "finish") String what,
+            @RequestParam(defaultValue = Plan.PROJECT) String of,
+            @RequestParam LocalDateTime date) {
+        return Quantities.date(simulations.open(run), what, of, Optional.empty())
+                .at(Instants.of(date));
+    }
+
+    @GetMapping("/amounts/at-chance")
+    Odds.Reading<Double> amountAtChance(
+            @PathVariable UUID run,
+            @RequestParam(defaultValue = "cost") String what,
+            @RequestParam(defaultValue = Plan.PROJECT) String of,
+            @RequestParam double chance) {
+        return Quantities.amount(simulations.open(run), what, of, Optional.empty())
+                .ofChance(Chance.share(chance));
+    }
+
+    @GetMapping("/amounts/at-amount")
+    Odds.Reading<Double> amountAtAmount(
+            @PathVariable UUID run,
+            @RequestParam(defaultValue = "cost") String what,
+            @RequestParam(defaultValue = Plan.PROJECT) String of,
+            @RequestParam double amount) {
+        return Quantities.amount(simulations.open(run), what, of, Optional.empty())
+                .at(amount);
+    }
+
+    /** When the simulated work of each activity and branch begins and ends. */
+    @GetMapping("/spans")
+    Spans spans(@PathVariable UUID run) {
+        return Spans.of(simulations.open(run).result());
+    }
+
+    /** How often each activity drove the finish, in the plan's order. */
+    @GetMapping("/criticality")
+    List<Criticality> criticality(@PathVariable UUID run) {
+        Opened opened = simulations.open(run);
+        List<Criticality> rows = new ArrayList<>();
+        for (int i = 0; i < opened.plan().activities().size(); i++) {
+            Activity activity = opened.plan().activities().get(i);
+            ActivityResult result = opened.result().activities().get(i);
+            double day = activity.minutesPerDay(opened.plan().calendarOf(activity));
+            rows.add(new Criticality(
+                    activity.id(),
+                    activity.name(),
+                    result.criticality(),
+                    result.meanDuration() / day,
+                    result.sdDuration() / day));
+        }
+        return rows;
+    }
+
+    /** The same simulation once more with another seed, to see how far percentiles wander by chance. */
+    @GetMapping("/repeats/{number}")
+    Repeat repeat(@PathVariable UUID run, @PathVariable int number) {
+        return Repeat.of(simulations.open(run), number);
+    }
+}

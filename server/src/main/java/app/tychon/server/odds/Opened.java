@@ -1,0 +1,101 @@
+package app.tychon.server.odds;
+
+import app.tychon.core.analysis.DateSample;
+import app.tychon.core.analysis.Sample;
+import app.tychon.core.calendar.WorkingTime;
+import app.tychon.core.calendar.WorkingTimes;
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.Output;
+import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.Variation;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+
+/** A simulation opened for reading: a recorded run, or what live odds come from. What is costly is made when it is asked for. */
+final class Opened {
+    private static final int MOST_OUTPUTS = 12;
+
+    private final Plan plan;
+    private final RunResult result;
+    private final WorkingTime time;
+    private final Sample finish;
+    private final Sample cost;
+    private final Function<String, Optional<Output>> kept;
+    private final Map<String, Output> outputs = new LinkedHashMap<>(16, 0.75f, true);
+    private Supplier<CompiledPlan> compiling;
+    private CompiledPlan compiled;
+
+    /**
+     * @param compiling makes the plan ready to simulate again
+     * @param kept values of an activity or branch, where they were kept
+     */
+    Opened(Plan plan, RunResult result, Supplier<CompiledPlan> compiling, Function<String, Optional<Output>> kept) {
+        this.plan = plan;
+        this.result = result;
+        this.compiling = compiling;
+        this.kept = kept;
+        time = WorkingTimes.ofProject(plan);
+        finish = dates(result.finish());
+        cost = Sample.of(result.cost().totals());
+    }
+
+    Plan plan() {
+        return plan;
+    }
+
+    RunResult result() {
+        return result;
+    }
+
+    /** The working time of the project. */
+    WorkingTime time() {
+        return time;
+    }
+
+    /** The project's finish, instants in minutes. */
+    Sample finish() {
+        return finish;
+    }
+
+    /** The project's total cost. */
+    Sample cost() {
+        return cost;
+    }
+
+    Sample dates(double[] instants) {
+        return DateSample.of(instants, time);
+    }
+
+    synchronized CompiledPlan compiled() {
+        if (compiled == null) {
+            compiled = compiling.get();
+        }
+        return compiled;
+    }
+
+    /**
+     * All values of an activity or a branch: as they were kept, or simulated for it, which gives the same.
+     *
+     * @throws IllegalArgumentException where there is none
+     */
+    synchronized Output output(String id) {
+        Output output = outputs.computeIfAbsent(id, key -> kept.apply(key)
+                .orElseGet(() -> Output.of(compiled(), result.settings(), result.iterations(), key)));
+        outputs.keySet().stream()
+                .limit(Math.max(0, outputs.size() - MOST_OUTPUTS))
+                .toList()
+                .forEach(outputs::remove);
+        return output;
+    }
+
+    /** The values of an activity, a branch or the project without any uncertainty; one of each. */
+    Output planned(String id) {
+        RunSettings once = new RunSettings(1, 0, result.settings().sampling(), 1);
+        return Output.of(compiled().with(Variation.CERTAIN), once, 1, id);
+    }
+}

@@ -1,0 +1,69 @@
+package app.tychon.server.odds;
+
+import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.server.live.LiveOdds;
+import app.tychon.server.live.LiveRun;
+import app.tychon.server.runs.RecordedRun;
+import app.tychon.server.runs.RunArchive;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Service;
+
+/** Simulations to be read, recorded or live, by their keys. The last few stay open. */
+@Service
+class Simulations {
+    private static final int MOST_OPEN = 4;
+
+    /** @param source what it was opened from: a run that is simulated on has another */
+    private record Open(Object source, Opened opened) {}
+
+    private final RunArchive archive;
+    private final LiveOdds live;
+    private final Map<UUID, Open> open = new LinkedHashMap<>(8, 0.75f, true);
+
+    Simulations(RunArchive archive, LiveOdds live) {
+        this.archive = archive;
+        this.live = live;
+    }
+
+    /**
+     * A simulation by its key.
+     *
+     * @throws app.tychon.server.problems.NotFoundException where there is none, or no longer
+     * @throws app.tychon.server.problems.ConflictException where it has no results
+     */
+    Opened open(UUID id) {
+        Optional<LiveRun> now = live.run(id);
+        if (now.isPresent()) {
+            LiveRun run = now.get();
+            return keep(
+                    id,
+                    run,
+                    () -> new Opened(run.plan().network().plan(), run.result(), run::plan, run.result()::output));
+        }
+        RecordedRun run = archive.open(id);
+        return keep(
+                id,
+                run,
+                () -> new Opened(
+                        run.plan(), run.result(), () -> CompiledPlan.of(run.plan()), item -> archive.output(id, item)));
+    }
+
+    private Opened keep(UUID id, Object source, Supplier<Opened> opening) {
+        synchronized (open) {
+            Open known = open.get(id);
+            if (known == null || known.source() != source) {
+                known = new Open(source, opening.get());
+                open.put(id, known);
+                open.keySet().stream()
+                        .limit(Math.max(0, open.size() - MOST_OPEN))
+                        .toList()
+                        .forEach(open::remove);
+            }
+            return known.opened();
+        }
+    }
+}

@@ -1,0 +1,17 @@
+-- How sure promises are to be, and what a run says at that level.
+ALTER TABLE project
+    ADD COLUMN confidence INT NOT NULL DEFAULT 80 COMMENT 'percent' AFTER target_cost;
+
+ALTER TABLE run
+    CHANGE COLUMN p80_finish level_finish DATETIME NULL COMMENT 'finish kept with the level',
+    ADD COLUMN level INT NOT NULL DEFAULT 80 COMMENT 'percent' AFTER revision,
+    ADD COLUMN level_cost DOUBLE NULL AFTER level_finish;
+
+-- All sampled values of milestones, branches and watched activities, each to be read alone.
+CREATE TABLE run_output (
+    run_id    UUID         NOT NULL,
+    item      VARCHAR(60)  NOT NULL COLLATE utf8mb4_bin COMMENT 'code of the activity or branch',
+    samples   LONGBLOB     NOT NULL COMMENT 'gzip',
+    PRIMARY KEY (run_id, item),
+    CONSTRAINT run_output_run FOREIGN KEY (run_id) REFERENCES run (id) ON DELETE CASCADE
+);
