@@ -5,7 +5,7 @@ import type { LiveView, PlanView } from "../../shared/api/client";
 import { useLiveOdds } from "../../shared/api/live";
 import { formatWhole } from "../../shared/format/numbers";
 import { ToolButton } from "../../shared/ui/ToolButton";
-import { chanceSentence, costHeading, finishHeading, told } from "./heading";
+import { chanceSentence, costHeading, finishHeading, told } from "../../shared/heading/heading";
 import { HorizonHalf } from "./HorizonHalf";
 import { pinnable, pinnedLike, useHorizonStore } from "./horizonStore";
 
@@ -18,11 +18,11 @@ export function Horizon({ plan }: { plan: PlanView }) {
   const project = plan.project.id;
   const { view, current, error } = useLiveOdds(project, plan.project.revision);
   const { collapsed, setCollapsed, pinned, pin } = useHorizonStore();
-  const { currency } = plan.project;
+  const { currency, confidence } = plan.project;
   const outlook = view?.outlook;
   const held = outlook && pinnedLike(pinned[project], outlook);
-  const finish = outlook && finishHeading(outlook);
-  const cost = outlook && costHeading(outlook);
+  const finish = outlook && finishHeading(outlook, confidence);
+  const cost = outlook && costHeading(outlook, confidence);
   const refused = current && view?.state === "refused";
   return (
     <Flex
@@ -56,8 +56,8 @@ export function Horizon({ plan }: { plan: PlanView }) {
         >
           {[finish, ...(cost ? [cost] : [])].map((heading) => (
             <Box key={heading.name}>
-              {heading.name === "finish" ? "Finish" : "Cost"} P80{" "}
-              <b>{told(heading, heading.p80, currency)}</b>. {chanceSentence(heading, currency)}
+              {heading.name === "finish" ? "Finish" : "Cost"} P{heading.level}{" "}
+              <b>{told(heading, heading.kept, currency)}</b>. {chanceSentence(heading, currency)}
             </Box>
           ))}
         </Flex>
@@ -65,14 +65,14 @@ export function Horizon({ plan }: { plan: PlanView }) {
         <>
           <HorizonHalf
             heading={finish}
-            pinned={held && finishHeading(held)}
+            pinned={held && finishHeading(held, confidence)}
             currency={currency}
             old={!current}
           />
           {cost && (
             <HorizonHalf
               heading={cost}
-              pinned={held && costHeading(held)}
+              pinned={held && costHeading(held, confidence)}
               currency={currency}
               old={!current}
             />

@@ -1,8 +1,8 @@
 import { Box, Flex } from "@chakra-ui/react";
 import { useRef } from "react";
 import { useWidth } from "../../shared/ui/useSize";
-import { chanceSentence, type Heading, pinSentence, told } from "./heading";
-import { HeadingDrawing } from "./HeadingDrawing";
+import { chanceSentence, type Heading, pinSentence, told } from "../../shared/heading/heading";
+import { HeadingDrawing } from "../../shared/heading/HeadingDrawing";
 
 const TEXT_WIDTH = 208;
 
@@ -23,10 +23,10 @@ export function HorizonHalf({ heading, pinned, currency, old }: Props) {
       <Box width={`${TEXT_WIDTH}px`} flexShrink="0" pt="1.5" lineHeight="1.3">
         <Box>
           <Box as="span" color="softInk">
-            {heading.name === "finish" ? "Finish" : "Cost"} P80
+            {heading.name === "finish" ? "Finish" : "Cost"} P{heading.level}
           </Box>{" "}
           <Box as="b" fontSize="15.5px">
-            {told(heading, heading.p80, currency)}
+            {told(heading, heading.kept, currency)}
           </Box>
         </Box>
         <Box fontSize="12.5px" color="softInk">

@@ -2,7 +2,8 @@ import { Box, chakra, Flex, Table } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import { useState } from "react";
 import { formatDays, parseNumber } from "../../shared/format/numbers";
-import type { Quantity } from "./quantity";
+import { differenceOf, type Quantity, type Reading } from "./quantity";
+import { isDate } from "./subject";
 import type { Line } from "./useOdds";
 
 const Input = chakra("input");
@@ -11,16 +12,20 @@ const MOST_LEVELS = 30;
 
 interface Props {
   quantity: Quantity;
+  /** What it is compared with, and what that is called. */
+  beside?: { quantity: Quantity; called: string };
   levels: number[];
   line: Line;
   onLine: (line: Line) => void;
   onLevels: (levels: number[]) => void;
 }
 
+const HEADS = { finish: "Finish", start: "Start", cost: "Cost", duration: "Duration" } as const;
+
 const levelName = (chance: number) => `P${formatDays(chance * 100)}`;
 
 /** The percentiles the analyst wants, each with its sampling error and its distance from the plan. */
-export function ConfidenceTable({ quantity, levels, line, onLine, onLevels }: Props) {
+export function ConfidenceTable({ quantity, beside, levels, line, onLine, onLevels }: Props) {
   return (
     <Box as="section" aria-label="Confidence">
       <Box as="h2" fontWeight="650" mb="1">
@@ -31,7 +36,7 @@ export function ConfidenceTable({ quantity, levels, line, onLine, onLevels }: Pr
           <Table.Row bg="transparent" color="softInk">
             <Table.ColumnHeader color="softInk">Level</Table.ColumnHeader>
             <Table.ColumnHeader color="softInk" textAlign="right">
-              {quantity.name === "finish" ? "Finish" : "Cost"}
+              {HEADS[quantity.name]}
             </Table.ColumnHeader>
             <Table.ColumnHeader
               color="softInk"
@@ -44,10 +49,14 @@ export function ConfidenceTable({ quantity, levels, line, onLine, onLevels }: Pr
               color="softInk"
               textAlign="right"
               title={
-                quantity.name === "finish" ? "Calendar days after the plan date" : "Above the planned cost"
+                beside
+                  ? `How far it lies from ${beside.called}`
+                  : isDate(quantity.name)
+                    ? "Calendar days after the plan"
+                    : "Above the plan"
               }
             >
-              from plan
+              {beside ? `than ${beside.called}` : "from plan"}
             </Table.ColumnHeader>
             <Table.ColumnHeader width="18px" />
           </Table.Row>
@@ -73,7 +82,9 @@ export function ConfidenceTable({ quantity, levels, line, onLine, onLevels }: Pr
                   {quantity.formatError(level)}
                 </Table.Cell>
                 <Table.Cell textAlign="right" whiteSpace="nowrap">
-                  {quantity.formatFromPlan(level.fromPlan)}
+                  {beside
+                    ? besideWords(quantity, level, beside.quantity)
+                    : quantity.formatFromPlan(level.fromPlan)}
                 </Table.Cell>
                 <Table.Cell textAlign="right">
                   <Button
@@ -97,6 +108,12 @@ export function ConfidenceTable({ quantity, levels, line, onLine, onLevels }: Pr
       <AddLevel levels={levels} onLevels={onLevels} />
     </Box>
   );
+}
+
+/** How far a level lies from the same level of what it is compared with. */
+function besideWords(quantity: Quantity, level: Reading, other: Quantity): string {
+  const same = other.levels.find((one) => one.chance === level.chance);
+  return same ? quantity.formatFromPlan(differenceOf(quantity, level.value, same.value)) : "";
 }
 
 function AddLevel({ levels, onLevels }: Pick<Props, "levels" | "onLevels">) {

@@ -7,9 +7,11 @@ import { Notice } from "../../shared/ui/Notice";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { FutureRows } from "./FutureRows";
 import { futureSentence, moneySentence, pathSentence, struckSentence } from "./futureWords";
+import { PROJECT_FINISH } from "./subject";
 import { useFuture, useQuantity, type Which } from "./useOdds";
 
 const Input = chakra("input");
+const NO_LEVELS: number[] = [];
 const SLOWLY_MS = 1600;
 const LOOK = {
   height: "28px",
@@ -30,9 +32,9 @@ interface Props {
 /** One simulated future beside the plan: what struck, what drove, what it cost. Steps to the next, or plays them slowly. */
 export function FutureReplay({ run, currency, which, onWhich }: Props) {
   const future = useFuture(run, which);
-  const finish = useQuantity(run, "finish", [80], currency);
+  const finish = useQuantity(run, PROJECT_FINISH, { levels: NO_LEVELS, currency });
   const [playing, setPlaying] = useState(false);
-  const [chance, setChance] = useState("80");
+  const [chance, setChance] = useState(String(which.by === "chance" ? which.chance : 80));
   const [number, setNumber] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const shown = future.data;

@@ -22,13 +22,14 @@ const THINGS: Record<string, string> = {
   evidence: "Past work",
 };
 
-/** What has changed in the inputs since a run, object by object. */
-export function InputChanges({ run, revision }: { run: string; revision: number }) {
-  const changes = useInputChanges(run, revision);
+type Until = Parameters<typeof useInputChanges>[1];
+
+/** What has changed in the inputs since a run, until another or until now, object by object. */
+export function InputChanges({ run, until }: { run: string; until: Until }) {
+  const changes = useInputChanges(run, until);
   if (changes.isError) return <Box role="alert">{changes.error.message}</Box>;
   if (!changes.data) return <Box color="softInk">Comparing…</Box>;
-  if (changes.data.length === 0)
-    return <Box color="softInk">Nothing: what was changed has been taken back.</Box>;
+  if (changes.data.length === 0) return <Box color="softInk">Nothing in the inputs.</Box>;
   return (
     <Box as="ul" pl="5" my="1" listStyleType="disc" maxH="220px" overflow="auto">
       {changes.data.slice(0, MOST).map((change) => (

@@ -8,9 +8,11 @@ import { formatChance, formatWhole } from "../../shared/format/numbers";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
 import { type Axis, chartAxis, GRID } from "./chartAxis";
 import { OddsMarks } from "./OddsMarks";
+import { placeOf } from "./place";
 import type { Quantity, Reading } from "./quantity";
 import { ReadingLine } from "./ReadingLine";
 import { planSentence } from "./sentences";
+import { isDate } from "./subject";
 import type { Line } from "./useOdds";
 
 interface Props {
@@ -18,16 +20,20 @@ interface Props {
   reading: Reading | undefined;
   line: Line;
   onLine: (line: Line) => void;
+  /** The second of two lines, where there is one. */
+  second?: { line: Line; reading: Reading | undefined; onLine: (line: Line) => void };
+  /** What it is compared with. */
+  beside?: Quantity;
 }
 
 /** Histogram with the cumulative curve over it, the plan's and the target's marks, and the reading line. */
-export function OddsChart({ quantity, reading, line, onLine }: Props) {
+export function OddsChart({ quantity, reading, line, onLine, second, beside }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const height = useHeight(box);
-  const axis = useMemo(() => chartAxis(quantity, width, height), [quantity, width, height]);
+  const axis = useMemo(() => chartAxis(quantity, width, height, beside), [quantity, width, height, beside]);
   const colors = useColors();
-  const option = useMemo(() => chartOption(quantity, axis, colors), [quantity, axis, colors]);
+  const option = useMemo(() => chartOption(quantity, axis, colors, beside), [quantity, axis, colors, beside]);
   const ready = width > 0 && height > 0;
   return (
     <Box ref={box} position="relative" width="100%" height="100%">
@@ -47,13 +53,30 @@ export function OddsChart({ quantity, reading, line, onLine }: Props) {
             line={line}
             onLine={onLine}
           />
+          {second && (
+            <ReadingLine
+              quantity={quantity}
+              axis={axis}
+              width={width}
+              height={height}
+              reading={second.reading}
+              line={second.line}
+              onLine={second.onLine}
+              second={{ first: placeOf(line, quantity, axis) }}
+            />
+          )}
         </>
       )}
     </Box>
   );
 }
 
-function chartOption(quantity: Quantity, axis: Axis, colors: Colors): EChartsCoreOption {
+function chartOption(
+  quantity: Quantity,
+  axis: Axis,
+  colors: Colors,
+  beside: Quantity | undefined,
+): EChartsCoreOption {
   const { edges, counts, curve } = quantity;
   const total = counts.reduce((sum, count) => sum + count, 0);
   const bins = counts.map((count, i) => [edges[i] ?? 0, edges[i + 1] ?? 0, count]);
@@ -81,7 +104,7 @@ function chartOption(quantity: Quantity, axis: Axis, colors: Colors): EChartsCor
         `${quantity.format(value[0] ?? 0)} to ${quantity.format(value[1] ?? 0)}<br/><b>${formatWhole(value[2] ?? 0)} futures, ${formatChance((value[2] ?? 0) / total)}</b>`,
     },
     xAxis: {
-      type: quantity.name === "finish" ? "time" : "value",
+      type: isDate(quantity.name) ? "time" : "value",
       min: axis.min,
       max: axis.max,
       axisLine: { lineStyle: { color: colors.strongLine } },
@@ -112,14 +135,18 @@ function chartOption(quantity: Quantity, axis: Axis, colors: Colors): EChartsCor
     ],
     series: [
       { type: "custom", renderItem: bar, data: bins, encode: { x: [0, 1], y: 2 }, clip: true },
-      {
-        type: "line",
-        yAxisIndex: 1,
-        data: curve.map((value, i) => [value, (100 * i) / (curve.length - 1)]),
-        showSymbol: false,
-        silent: true,
-        lineStyle: { color: colors.simulated, width: 2.5 },
-      },
+      ...(beside ? [curveSeries(beside.curve, { color: colors.softInk, width: 2, type: "dashed" })] : []),
+      curveSeries(curve, { color: colors.simulated, width: 2.5 }),
     ],
   };
 }
+
+/** A cumulative curve, from values at even steps of chance. */
+const curveSeries = (curve: number[], lineStyle: { color: string; width: number; type?: "dashed" }) => ({
+  type: "line" as const,
+  yAxisIndex: 1,
+  data: curve.map((value, i) => [value, (100 * i) / (curve.length - 1)]),
+  showSymbol: false,
+  silent: true,
+  lineStyle,
+});

@@ -60,8 +60,8 @@ export function OddsMarks({ quantity, axis, width, height }: Props) {
             textAnchor={side(targetX) < 0 ? "end" : "start"}
             fill="var(--chakra-colors-ink)"
           >
-            {quantity.name === "finish" ? "target" : "budget"} {format(target.value)}:{" "}
-            {formatChance(target.chance)}
+            {quantity.named ? "no later than" : quantity.name === "finish" ? "target" : "budget"}{" "}
+            {format(target.value)}: {formatChance(target.chance)}
           </text>
         </>
       )}

@@ -1,6 +1,9 @@
-import { Box, Flex } from "@chakra-ui/react";
+import { Box, chakra, Flex } from "@chakra-ui/react";
 import { History } from "lucide-react";
 import { useState } from "react";
+import { Link } from "react-router";
+import type { PlanView, RunView } from "../../shared/api/client";
+import { useLiveOdds } from "../../shared/api/live";
 import { useRuns } from "../../shared/api/runs";
 import { Choice } from "../../shared/ui/Choice";
 import { Notice } from "../../shared/ui/Notice";
@@ -8,124 +11,177 @@ import { PlanQuality } from "../../shared/ui/PlanQuality";
 import { StageRow } from "../../shared/ui/StageRow";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
+import { AsItMayTurnOut } from "./AsItMayTurnOut";
 import { CriticalityTable } from "./CriticalityTable";
+import { Explorer } from "./Explorer";
 import { FutureReplay } from "./FutureReplay";
 import { JointOdds } from "./JointOdds";
-import { NoRunYet } from "./NoRunYet";
-import type { QuantityName } from "./quantity";
-import { QuantityOdds } from "./QuantityOdds";
+import { subjectOf, useOddsStore } from "./oddsStore";
 import { RunControl } from "./RunControl";
+import { RunInProgress } from "./RunInProgress";
 import { RunsDialog } from "./RunsDialog";
-import { hasResults, RunPicker } from "./RunPicker";
+import { LIVE, ofLive, ofRun, type Source, useSource } from "./source";
+import { LIVE_CHOICE, SourcePicker } from "./SourcePicker";
 import { StaleBand } from "./StaleBand";
 import type { Which } from "./useOdds";
 
-type View = QuantityName | "joint" | "drives" | "future";
+const PlanLink = chakra(Link);
+
+type View = "chance" | "timeline" | "joint" | "drives" | "future";
 
 const VIEWS: { value: View; label: string }[] = [
-  { value: "finish", label: "Finish" },
-  { value: "cost", label: "Cost" },
+  { value: "chance", label: "Chance" },
+  { value: "timeline", label: "As it may turn out" },
   { value: "joint", label: "Time and money" },
   { value: "drives", label: "What drives it" },
   { value: "future", label: "One future" },
 ];
-const OF_MONEY: View[] = ["cost", "joint"];
 
-/** What the recorded runs say: how sure a date or an amount is, and which activities make it so. */
+/** How sure a date or an amount is, by the live odds or a recorded run, and what makes it so. */
 export function OddsStage() {
   const plan = usePlanOfStage();
   const runs = useRuns(plan.project.id);
-  const [view, setView] = useState<View>("finish");
-  const [which, setWhich] = useState<Which>({ by: "chance", chance: 80 });
-  const [listed, setListed] = useState(false);
-  const [picked, setPicked] = useState<string>();
   const all = runs.data ?? [];
+  const { source, choose } = useSource(plan, all);
+  const [view, setView] = useState<View>("chance");
+  const [listed, setListed] = useState(false);
+  const [compared, setCompared] = useState("");
   const running = all.find((run) => run.state === "running");
-  const shown = all.find((run) => run.id === picked && hasResults(run)) ?? all.find(hasResults);
-  const views = plan.plannedCost === 0 ? VIEWS.filter((choice) => !OF_MONEY.includes(choice.value)) : VIEWS;
-  const newest = all[0];
-  const failure = newest?.failure && newest.id !== shown?.id ? newest.failure : undefined;
+  const views = plan.plannedCost === 0 ? VIEWS.filter((choice) => choice.value !== "joint") : VIEWS;
+  const atWork = source.run?.state === "running" ? source.run : undefined;
 
   return (
     <Box height="100%" display="flex" flexDirection="column">
       <StageRow>
-        <Choice label="Odds of" choices={views} value={view} onChange={setView} />
-        <PlanQuality plan={plan} />
+        <Choice label="View of the odds" choices={views} value={view} onChange={setView} />
+        {!running && <PlanQuality plan={plan} />}
         <Box flex="1" />
-        {failure && (
-          <Box role="alert" color="risk">
-            Run {newest?.number}: {failure}
-          </Box>
-        )}
-        {shown && !running && (
-          <Flex align="center">
-            <RunPicker runs={all} value={shown.id} onChange={setPicked} />
-            <ToolButton
-              label="Recorded runs"
-              hint="All recorded runs: names, notes, what changed since"
-              onClick={() => setListed(true)}
-            >
-              <History size={16} />
-            </ToolButton>
-          </Flex>
-        )}
-        <RunControl project={plan.project.id} running={running} />
+        <Failure runs={all} />
+        <Flex align="center">
+          <SourcePicker
+            label="Odds by"
+            runs={all}
+            value={source.run?.id ?? LIVE}
+            first={[LIVE_CHOICE]}
+            onChange={choose}
+          />
+          <ToolButton
+            label="Recorded runs"
+            hint="All recorded runs: names, notes, what changed since"
+            onClick={() => setListed(true)}
+          >
+            <History size={16} />
+          </ToolButton>
+        </Flex>
+        <RunControl plan={plan} running={running} onStarted={(run) => choose(run.id)} />
       </StageRow>
-      {shown && <StaleBand run={shown} revision={plan.project.revision} />}
-      <Flex flex="1" minHeight="0" position="relative">
-        {runs.isPending && <Notice>Reading the recorded runs…</Notice>}
+      {source.run && !atWork && <StaleBand run={source.run} revision={plan.project.revision} />}
+      <Box flex="1" minHeight="0" position="relative">
+        {atWork ? (
+          <RunInProgress plan={plan} run={atWork} />
+        ) : source.key ? (
+          <Shown
+            plan={plan}
+            runs={all}
+            source={source}
+            run={source.key}
+            view={view}
+            onView={setView}
+            compared={compared === (source.run?.id ?? LIVE) ? "" : compared}
+            onCompare={setCompared}
+          />
+        ) : source.refusal ? (
+          <Notice alert>
+            The plan cannot be simulated: {source.refusal}.{" "}
+            <PlanLink color="action" to={`/projects/${plan.project.id}/plan?check`}>
+              Look at the plan check
+            </PlanLink>
+          </Notice>
+        ) : (
+          <Notice>Simulating the plan for the first time…</Notice>
+        )}
         {runs.isError && (
           <Notice alert retry={() => void runs.refetch()}>
             The recorded runs cannot be shown: {runs.error.message}
           </Notice>
         )}
-        {runs.data && !shown && <NoRunYet running={running !== undefined} />}
-        {shown && (
-          <Box
-            flex="1"
-            minW="0"
-            opacity={shown.revision === plan.project.revision ? 1 : 0.55}
-            data-stale={shown.revision !== plan.project.revision}
-          >
-            {view === "drives" && <CriticalityTable run={shown.id} />}
-            {view === "future" && (
-              <FutureReplay
-                run={shown.id}
-                currency={plan.project.currency}
-                which={which}
-                onWhich={setWhich}
-                key={shown.id}
-              />
-            )}
-            {view === "joint" && (
-              <JointOdds
-                run={shown.id}
-                currency={plan.project.currency}
-                onFuture={(number) => {
-                  setWhich({ by: "number", number });
-                  setView("future");
-                }}
-                key={shown.id}
-              />
-            )}
-            {(view === "finish" || view === "cost") && (
-              <QuantityOdds run={shown.id} name={view} currency={plan.project.currency} key={view} />
-            )}
-          </Box>
-        )}
-      </Flex>
+      </Box>
       {listed && (
         <RunsDialog
           plan={plan}
           runs={all}
-          shown={shown?.id}
+          shown={source.run?.id}
           onOpen={(run) => {
-            setPicked(run);
+            choose(run);
+            setListed(false);
+          }}
+          onCompare={(run) => {
+            setCompared(run);
+            setView("chance");
             setListed(false);
           }}
           onClose={() => setListed(false)}
         />
       )}
+    </Box>
+  );
+}
+
+/** Why the newest run failed, where it did. */
+function Failure({ runs: [newest] }: { runs: RunView[] }) {
+  if (!newest?.failure) return null;
+  return (
+    <Box role="alert" color="risk" truncate maxW="22rem" title={newest.failure}>
+      Run {newest.number}: {newest.failure}
+    </Box>
+  );
+}
+
+interface ShownProps {
+  plan: PlanView;
+  runs: RunView[];
+  source: Source;
+  run: string;
+  view: View;
+  onView: (view: View) => void;
+  compared: string;
+  onCompare: (source: string) => void;
+}
+
+/** What a source says, in the view that was chosen; paler while it is not of the plan as it is. */
+function Shown({ plan, runs, source, run, view, onView, compared, onCompare }: ShownProps) {
+  const [which, setWhich] = useState<Which>({ by: "chance", chance: plan.project.confidence });
+  const subject = useOddsStore((state) => subjectOf(state, plan.project.id));
+  const live = useLiveOdds(plan.project.id, plan.project.revision);
+  const other = runs.find((one) => one.id === compared);
+  const { currency } = plan.project;
+  return (
+    <Box height="100%" opacity={source.current ? 1 : 0.55} data-stale={!source.current}>
+      {view === "chance" && (
+        <Explorer
+          key={`${subject.what} ${subject.of}`}
+          plan={plan}
+          runs={runs}
+          source={source}
+          run={run}
+          compared={compared}
+          beside={other ? ofRun(plan, other) : ofLive(live.view, live.current)}
+          onCompare={onCompare}
+        />
+      )}
+      {view === "timeline" && <AsItMayTurnOut plan={plan} run={run} current={source.current} />}
+      {view === "joint" && (
+        <JointOdds
+          run={run}
+          currency={currency}
+          onFuture={(number) => {
+            setWhich({ by: "number", number });
+            onView("future");
+          }}
+        />
+      )}
+      {view === "drives" && <CriticalityTable run={run} />}
+      {view === "future" && <FutureReplay run={run} currency={currency} which={which} onWhich={setWhich} />}
     </Box>
   );
 }

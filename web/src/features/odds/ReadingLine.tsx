@@ -3,7 +3,9 @@ import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { formatChance, parseNumber } from "../../shared/format/numbers";
 import type { Axis } from "./chartAxis";
 import { Pill } from "./Pill";
-import { chanceOnCurve, type Quantity, type Reading, valueOnCurve } from "./quantity";
+import { clearOf, type Place, placeOf } from "./place";
+import type { Quantity, Reading } from "./quantity";
+import { isDate } from "./subject";
 import type { Line } from "./useOdds";
 
 const Svg = chakra("svg");
@@ -17,14 +19,16 @@ interface Props {
   reading: Reading | undefined;
   line: Line;
   onLine: (line: Line) => void;
+  /** Of the second of two: where the first stands, so that its numbers stay readable. */
+  second?: { first: Place };
 }
 
 /** The one marker that converts chance and value: drag it, use the arrow keys, or type either. */
-export function ReadingLine({ quantity, axis, width, height, reading, line, onLine }: Props) {
+export function ReadingLine({ quantity, axis, width, height, reading, line, onLine, second }: Props) {
   const svg = useRef<SVGSVGElement>(null);
-  const chance = line.by === "chance" ? line.chance / 100 : chanceOnCurve(quantity.curve, line.value);
-  const value = line.by === "value" ? line.value : valueOnCurve(quantity.curve, chance);
-  const [x, y] = [axis.x(Math.max(axis.min, Math.min(axis.max, value))), axis.y(chance)];
+  const { chance, value, x, y } = placeOf(line, quantity, axis);
+  const valueLeft = (at: number) => Math.max(0, Math.min(width - VALUE_PILL, at - VALUE_PILL / 2));
+  const which = second ? "Second " : "";
 
   const drag = (event: PointerEvent) => {
     if (event.buttons !== 1 || !svg.current) return;
@@ -48,8 +52,7 @@ export function ReadingLine({ quantity, axis, width, height, reading, line, onLi
   const typeValue = (text: string) => {
     const typed = quantity.parse(text);
     if (typed === undefined) {
-      const example = quantity.name === "finish" ? "a date such as 2028-06-02" : "an amount such as 4.2m";
-      return `Type ${example}, not “${text}”.`;
+      return `Type ${quantity.example}, not “${text}”.`;
     }
     onLine({ by: "value", value: typed });
   };
@@ -73,11 +76,12 @@ export function ReadingLine({ quantity, axis, width, height, reading, line, onLi
           fill="none"
           stroke="currentColor"
           strokeWidth="2"
+          strokeDasharray={second && "5 3"}
         />
         <g
           role="slider"
           tabIndex={0}
-          aria-label="Reading line"
+          aria-label={second ? "Second reading line" : "Reading line"}
           aria-valuemin={0}
           aria-valuemax={100}
           aria-valuenow={Math.round(exact.chance * 100)}
@@ -100,19 +104,19 @@ export function ReadingLine({ quantity, axis, width, height, reading, line, onLi
         </g>
       </Svg>
       <Pill
-        label="Chance in percent"
+        label={second ? "Second chance in percent" : "Chance in percent"}
         text={formatChance(exact.chance)}
         onType={typeChance}
         left={axis.right + 4}
-        top={y - 13}
+        top={clearOf(y, second?.first.y, PILL_HEIGHT) - 13}
         width={GRID_PILL}
         align="left"
       />
       <Pill
-        label={quantity.name === "finish" ? "Date" : "Amount"}
+        label={`${which}${isDate(quantity.name) ? (second ? "date" : "Date") : second ? "amount" : "Amount"}`}
         text={quantity.format(exact.value)}
         onType={typeValue}
-        left={Math.max(0, Math.min(width - VALUE_PILL, x - VALUE_PILL / 2))}
+        left={clearOf(valueLeft(x), second && valueLeft(second.first.x), VALUE_PILL + 4)}
         top={axis.bottom + 24}
         width={VALUE_PILL}
         align="center"
@@ -121,5 +125,6 @@ export function ReadingLine({ quantity, axis, width, height, reading, line, onLi
   );
 }
 
+const PILL_HEIGHT = 28;
 const GRID_PILL = 84;
 const VALUE_PILL = 122;

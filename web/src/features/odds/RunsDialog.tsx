@@ -4,11 +4,11 @@ import type { PlanView, RunView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { useCallRun, useDeleteRun, useRunAction } from "../../shared/api/runs";
 import { daysBetween, formatDay, formatMoment } from "../../shared/format/dates";
-import { formatSigned, formatWhole } from "../../shared/format/numbers";
+import { formatMoney, formatSigned, formatWhole } from "../../shared/format/numbers";
 import { TextField } from "../../shared/ui/Field";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { InputChanges } from "./InputChanges";
-import { hasResults } from "./RunPicker";
+import { hasResults, isCutShort } from "./source";
 
 interface Props {
   plan: PlanView;
@@ -16,6 +16,8 @@ interface Props {
   /** The run that is open. */
   shown?: string;
   onOpen: (run: string) => void;
+  /** Puts a run beside what is shown. */
+  onCompare: (run: string) => void;
   onClose: () => void;
 }
 
@@ -23,12 +25,12 @@ const STATES: Record<string, string> = {
   running: "at work",
   done: "",
   stopped: "stopped early",
-  interrupted: "interrupted; run it again for the same numbers",
+  interrupted: "interrupted",
   failed: "failed",
 };
 
 /** The recorded runs: what each is called, how it was made and what it says, beside the one that is open. */
-export function RunsDialog({ plan, runs, shown, onOpen, onClose }: Props) {
+export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Props) {
   const project = plan.project.id;
   const call = useCallRun(project);
   const action = useRunAction(project);
@@ -71,10 +73,11 @@ export function RunsDialog({ plan, runs, shown, onOpen, onClose }: Props) {
                   {STATES[run.state] && `, ${STATES[run.state]}`}
                 </Box>
               </Box>
-              <Box width="240px" textAlign="right">
-                {run.p80Finish && (
+              <Box width="300px" textAlign="right">
+                {run.levelFinish && (
                   <>
-                    P80 <b>{formatDay(run.p80Finish)}</b>
+                    P{run.level} <b>{formatDay(run.levelFinish)}</b>
+                    {run.levelCost !== undefined && `, ${formatMoney(run.levelCost, plan.project.currency)}`}
                     {beside(run, reference)}
                   </>
                 )}
@@ -92,11 +95,30 @@ export function RunsDialog({ plan, runs, shown, onOpen, onClose }: Props) {
               <Button size="xs" variant="outline" disabled={!hasResults(run)} onClick={() => onOpen(run.id)}>
                 Open
               </Button>
+              {run.id !== shown && hasResults(run) && (
+                <Button size="xs" variant="ghost" onClick={() => onCompare(run.id)}>
+                  Put beside what is shown
+                </Button>
+              )}
+              {isCutShort(run) && (
+                <Button
+                  size="xs"
+                  variant="ghost"
+                  title="Simulates it to the end it was meant to have; what it had stays the same"
+                  onClick={() =>
+                    action.mutate({ run: run.id, action: "resume" }, { onSuccess: () => onOpen(run.id) })
+                  }
+                >
+                  Go on with it
+                </Button>
+              )}
               <Button
                 size="xs"
                 variant="ghost"
                 title="The same inputs, settings and seed: the same numbers"
-                onClick={() => action.mutate({ run: run.id, action: "again" }, { onSuccess: onClose })}
+                onClick={() =>
+                  action.mutate({ run: run.id, action: "again" }, { onSuccess: (again) => onOpen(again.id) })
+                }
               >
                 Run again
               </Button>
@@ -118,7 +140,7 @@ export function RunsDialog({ plan, runs, shown, onOpen, onClose }: Props) {
                 Delete
               </Button>
             </Flex>
-            {looked === run.id && <InputChanges run={run.id} revision={plan.project.revision} />}
+            {looked === run.id && <InputChanges run={run.id} until={{ revision: plan.project.revision }} />}
           </Box>
         ))}
       </Box>
@@ -126,9 +148,10 @@ export function RunsDialog({ plan, runs, shown, onOpen, onClose }: Props) {
   );
 }
 
-/** How far a run's P80 lies from that of the open one. */
+/** How far what a run keeps at its level lies from that of the open one. */
 function beside(run: RunView, reference: RunView | undefined): string {
-  if (!reference?.p80Finish || !run.p80Finish || run.id === reference.id) return "";
-  const days = daysBetween(reference.p80Finish, run.p80Finish);
+  if (!reference?.levelFinish || !run.levelFinish) return "";
+  if (run.id === reference.id || run.level !== reference.level) return "";
+  const days = daysBetween(reference.levelFinish, run.levelFinish);
   return days === 0 ? ", the same as the open one" : `, ${formatSigned(days)} days`;
 }

@@ -1,18 +1,31 @@
 import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
-import type { Quantity } from "./quantity";
+import { formatOne, formatWhole } from "../../shared/format/numbers";
+import type { Quantity, Reading } from "./quantity";
 import { letter } from "./sentences";
+import { isDate } from "./subject";
+
+interface Props {
+  quantity: Quantity;
+  /** What is kept with the level that matters, and in the middle case. */
+  safe?: Reading;
+  middle?: Reading;
+  /** Asks for the same with other seeds. */
+  onRepeat: () => void;
+}
 
 /** Mean, spread and ends of the futures, and what they come to in words fit for a letter. */
-export function ShapeFacts({ quantity }: { quantity: Quantity }) {
+export function ShapeFacts({ quantity, safe, middle, onRepeat }: Props) {
   const [copied, setCopied] = useState(false);
-  const words = letter(quantity);
+  const words = letter(quantity, safe, middle);
+  const dates = isDate(quantity.name);
   const facts = [
     ["Mean", quantity.format(quantity.mean)],
     ["Most likely around", quantity.format(quantity.mode)],
     ["Standard deviation", quantity.sd],
-    [quantity.name === "finish" ? "Earliest seen" : "Lowest seen", quantity.format(quantity.min)],
-    [quantity.name === "finish" ? "Latest seen" : "Highest seen", quantity.format(quantity.max)],
+    ["Skewness, kurtosis", `${formatOne(quantity.skewness)}, ${formatOne(quantity.kurtosis)}`],
+    [dates ? "Earliest seen" : "Lowest seen", quantity.format(quantity.min)],
+    [dates ? "Latest seen" : "Highest seen", quantity.format(quantity.max)],
   ] as const;
   return (
     <>
@@ -43,6 +56,21 @@ export function ShapeFacts({ quantity }: { quantity: Quantity }) {
         >
           {copied ? "Copied" : "Copy text"}
         </Button>
+        <Box color="softInk" fontSize="12.5px" mt="2">
+          By {formatWhole(quantity.iterations)} futures, seed {quantity.seed}
+          {quantity.sampling === "latin" ? ", Latin hypercube." : ", plain sampling."}{" "}
+          <Button
+            variant="plain"
+            px="0"
+            height="auto"
+            color="action"
+            fontSize="12.5px"
+            title="How far P50 and the level that matters wander by chance alone"
+            onClick={onRepeat}
+          >
+            Repeat with other seeds
+          </Button>
+        </Box>
       </Box>
     </>
   );

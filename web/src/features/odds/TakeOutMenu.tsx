@@ -4,11 +4,12 @@ import type { RefObject } from "react";
 import { keepFile, pngOf, svgOf } from "../../shared/charts/picture";
 import { notify } from "../../shared/ui/notify";
 import { ToolButton } from "../../shared/ui/ToolButton";
+import { isDate, PROJECT, type Subject } from "./subject";
 
 interface Props {
   run: string;
-  /** What the files are called, and which curve is meant. */
-  name: "finish" | "cost";
+  /** What the odds are of. */
+  subject: Subject;
   /** What the picture is of. */
   chart: RefObject<HTMLElement | null>;
   /** What stands over the picture. */
@@ -16,7 +17,10 @@ interface Props {
 }
 
 /** The chart as a picture, and the numbers behind it as tables. */
-export function TakeOutMenu({ run, name, chart, title }: Props) {
+export function TakeOutMenu({ run, subject, chart, title }: Props) {
+  const { what, of } = subject;
+  const name = of === PROJECT ? what : `${of} ${what}`;
+  const query = new URLSearchParams({ what, of }).toString();
   const picture = async () => (chart.current ? svgOf(chart.current, title) : "");
   const attempt = (action: () => Promise<void>, said?: string) => () =>
     void action().then(
@@ -54,12 +58,12 @@ export function TakeOutMenu({ run, name, chart, title }: Props) {
             </Menu.Item>
             <Menu.Separator borderColor="line" />
             <Menu.Item value="curve" asChild>
-              <a href={`/api/runs/${run}/${name}.csv`} download>
+              <a href={`/api/runs/${run}/${isDate(what) ? "dates" : "amounts"}.csv?${query}`} download>
                 The curve as a table (CSV)
               </a>
             </Menu.Item>
             <Menu.Item value="iterations" asChild>
-              <a href={`/api/runs/${run}/iterations.csv`} download>
+              <a href={`/api/runs/${run}/iterations.csv?of=${encodeURIComponent(of)}`} download>
                 All iterations (CSV)
               </a>
             </Menu.Item>

@@ -4,7 +4,7 @@ import { civil } from "../../shared/format/dates";
 import { futureSentence, moneySentence, pathSentence, struckSentence } from "./futureWords";
 import { inWords } from "./InputChanges";
 import { jointScale, jointSentence } from "./joint";
-import { runRequest } from "./runSettings";
+import { FRESH, runRequest } from "./runRequest";
 
 const future: FutureView = {
   number: 4217,
@@ -91,7 +91,7 @@ describe("inputs since a run", () => {
 });
 
 describe("a run until steady", () => {
-  const typed = { iterations: "100,000", seed: "", tolerance: "2 %", name: " For the board " };
+  const typed = { ...FRESH, iterations: "100,000", tolerance: "2 %", name: " For the board " };
   it("asks for a share of the standard deviation", () => {
     expect(runRequest(typed)).toEqual({
       run: { iterations: 100000, tolerance: 0.02, name: "For the board" },

@@ -1,25 +1,40 @@
-import type { CostOdds, CostReading, FinishOdds, FinishReading } from "../../shared/api/client";
+import type { AmountOdds, AmountReading, DateOdds, DateReading } from "../../shared/api/client";
 import { civil, DAY_MS, formatDay, parseDay } from "../../shared/format/dates";
-import { formatMoney, formatOne, formatSigned, formatWhole, parseNumber } from "../../shared/format/numbers";
+import {
+  formatDays,
+  formatMoney,
+  formatOne,
+  formatSigned,
+  formatWhole,
+  parseNumber,
+} from "../../shared/format/numbers";
+import { isDate, type QuantityName } from "./subject";
 
-export type QuantityName = "finish" | "cost";
-
-/** A value with its chance, as numbers: instants in milliseconds, or money. */
+/** A value with its chance, as numbers: instants in milliseconds, money, or days. */
 export interface Reading {
   value: number;
   /** 0 to 1 */
   chance: number;
   low: number;
   high: number;
+  /** Calendar days, money, or days of work. */
   fromPlan: number;
+  /** Of a date, in working days of the project. */
+  workFromPlan?: number;
 }
 
 /** One quantity's odds on a numeric axis, and how its values are written and read. */
 export interface Quantity {
   name: QuantityName;
+  /** Of what, where it is not the project. */
+  named?: string;
   title: string;
   plan: Reading;
   target?: Reading;
+  /** What it comes from. */
+  iterations: number;
+  seed: number;
+  sampling: string;
   levels: Reading[];
   edges: number[];
   counts: number[];
@@ -30,33 +45,52 @@ export interface Quantity {
   min: number;
   max: number;
   sd: string;
+  skewness: number;
+  kurtosis: number;
   format: (value: number) => string;
+  /** What lies between two values: calendar days, money, or days of work. */
   formatFromPlan: (difference: number) => string;
   /** Half the width of a reading's 95 % interval. */
   formatError: (reading: Reading) => string;
   parse: (text: string) => number | undefined;
+  /** What can be typed for a value. */
+  example: string;
   /** The finest step the reading line moves in. */
   snap: (value: number) => number;
 }
 
 const END_OF_DAY = DAY_MS - 60_000;
 
-export const finishReading = (reading: FinishReading): Reading => ({
+export const dateReading = (reading: DateReading): Reading => ({
   ...reading,
   value: civil(reading.value),
   low: civil(reading.low),
   high: civil(reading.high),
 });
 
-export const costReading = (reading: CostReading): Reading => reading;
+export const amountReading = (reading: AmountReading): Reading => reading;
 
-export function finishQuantity(odds: FinishOdds): Quantity {
+const TITLES: Record<QuantityName, string> = {
+  finish: "Finish",
+  start: "Start",
+  cost: "Cost",
+  duration: "Duration",
+};
+
+const titleOf = (name: QuantityName, named?: string) =>
+  named ? `${TITLES[name]} of ${named}` : `${TITLES[name]} of the project`;
+
+export function dateQuantity(odds: DateOdds, name: QuantityName, named?: string): Quantity {
   return {
-    name: "finish",
-    title: "Project finish",
-    plan: finishReading(odds.plan),
-    target: odds.target && finishReading(odds.target),
-    levels: odds.levels.map(finishReading),
+    name,
+    named,
+    title: titleOf(name, named),
+    plan: dateReading(odds.plan),
+    target: odds.target && dateReading(odds.target),
+    iterations: odds.iterations,
+    seed: odds.seed,
+    sampling: odds.sampling,
+    levels: odds.levels.map(dateReading),
     edges: odds.edges.map(civil),
     counts: odds.counts,
     curve: odds.curve.map(civil),
@@ -65,6 +99,8 @@ export function finishQuantity(odds: FinishOdds): Quantity {
     min: civil(odds.min),
     max: civil(odds.max),
     sd: `${formatOne(odds.sd)} working days`,
+    skewness: odds.skewness,
+    kurtosis: odds.kurtosis,
     format: formatDay,
     formatFromPlan: (days) => `${formatSigned(Math.round(days))} d`,
     formatError: ({ low, high }) => `± ${formatWhole(Math.max(1, Math.ceil((high - low) / DAY_MS / 2)))} d`,
@@ -72,19 +108,29 @@ export function finishQuantity(odds: FinishOdds): Quantity {
       const day = parseDay(text);
       return day === undefined ? undefined : day + END_OF_DAY;
     },
+    example: "a date such as 2028-06-02",
     snap: (time) => Math.floor(time / DAY_MS) * DAY_MS + END_OF_DAY,
   };
 }
 
-export function costQuantity(odds: CostOdds, currency: string): Quantity {
-  const money = (amount: number) => formatMoney(amount, currency, true);
-  const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, odds.max - odds.min))) - 2);
-  return {
-    name: "cost",
-    title: "Project cost",
-    plan: costReading(odds.plan),
-    target: odds.target && costReading(odds.target),
-    levels: odds.levels.map(costReading),
+/** Cost in money, or duration in days. */
+export function amountQuantity(
+  odds: AmountOdds,
+  name: QuantityName,
+  currency: string,
+  named?: string,
+): Quantity {
+  const step = 10 ** Math.floor(Math.log10(Math.max(1e-6, odds.max - odds.min)) - 2);
+  const common = {
+    name,
+    named,
+    title: titleOf(name, named),
+    plan: amountReading(odds.plan),
+    target: odds.target && amountReading(odds.target),
+    iterations: odds.iterations,
+    seed: odds.seed,
+    sampling: odds.sampling,
+    levels: odds.levels.map(amountReading),
     edges: odds.edges,
     counts: odds.counts,
     curve: odds.curve,
@@ -92,6 +138,26 @@ export function costQuantity(odds: CostOdds, currency: string): Quantity {
     mode: odds.mode,
     min: odds.min,
     max: odds.max,
+    skewness: odds.skewness,
+    kurtosis: odds.kurtosis,
+  };
+  if (name === "duration") {
+    const finest = Math.max(0.1, step);
+    return {
+      ...common,
+      sd: `${formatOne(odds.sd)} days`,
+      format: (days) => `${formatDays(Math.round(days * 10) / 10)} d`,
+      formatFromPlan: (days) => `${formatSigned(days, formatOne)} d`,
+      formatError: ({ low, high }) => `± ${formatOne((high - low) / 2)} d`,
+      parse: (text) => parseNumber(text.replace(/d(ays?)?\s*$/i, "")),
+      example: "a number of days such as 85",
+      snap: (days) => Math.round(days / finest) * finest,
+    };
+  }
+  const money = (amount: number) => formatMoney(amount, currency, true);
+  const finest = Math.max(1, step);
+  return {
+    ...common,
     sd: formatMoney(odds.sd, currency),
     format: (amount) => money(Math.abs(amount) < 10_000 ? amount : Math.round(amount / 1000) * 1000),
     formatFromPlan: (difference) => formatSigned(difference, (amount) => formatMoney(amount, currency)),
@@ -101,8 +167,22 @@ export function costQuantity(odds: CostOdds, currency: string): Quantity {
       const value = parseNumber(text.replace(/[^\d.,+\-\s]/g, ""));
       return value === undefined ? undefined : value * scale;
     },
-    snap: (amount) => Math.round(amount / step) * step,
+    example: "an amount such as 4.2m",
+    snap: (amount) => Math.round(amount / finest) * finest,
   };
+}
+
+/** How far a value lies above another, in what differences are told in. */
+export const differenceOf = ({ name }: Quantity, value: number, other: number) =>
+  isDate(name) ? (value - other) / DAY_MS : value - other;
+
+/** How wide the bars of the histogram are, in words. */
+export function barWidth({ name, edges, formatFromPlan }: Quantity): string {
+  const width = (edges[1] ?? 0) - (edges[0] ?? 0);
+  if (!isDate(name)) return formatFromPlan(width).replace(/^\+/, "");
+  const days = Math.round(width / DAY_MS);
+  if (days % 7 === 0 && days > 0) return days === 7 ? "a week" : `${days / 7} weeks`;
+  return days === 1 ? "a day" : `${days} days`;
 }
 
 /** The chance of a value, read off the curve; for drawing only. */

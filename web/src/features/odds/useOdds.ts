@@ -1,60 +1,91 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import {
+  type AmountOdds,
+  type AmountReading,
   api,
-  type CostOdds,
-  type CostReading,
   type Criticality,
-  type FinishOdds,
-  type FinishReading,
+  type DateOdds,
+  type DateReading,
   type FutureView,
   type JointView,
+  type Repeat,
 } from "../../shared/api/client";
 import { toCivilText } from "../../shared/format/dates";
-import {
-  costQuantity,
-  costReading,
-  finishQuantity,
-  finishReading,
-  type QuantityName,
-  type Reading,
-} from "./quantity";
+import { amountQuantity, amountReading, dateQuantity, dateReading, type Reading } from "./quantity";
+import { isDate, type Subject } from "./subject";
 
 const FOR_EVER = Infinity;
 
-/** Odds of a recorded run, which never change. */
-export function useQuantity(run: string, name: QuantityName, levels: number[], currency: string) {
+const asked = ({ what, of }: Subject, more: Record<string, string | number | undefined>) => {
+  const query = new URLSearchParams({ what, of });
+  for (const [name, value] of Object.entries(more)) if (value !== undefined) query.set(name, String(value));
+  return query.toString();
+};
+
+interface Wanted {
+  levels: number[];
+  /** Most bars of the histogram. */
+  bins?: number;
+  currency: string;
+  /** What the subject is called. */
+  named?: string;
+}
+
+/** Odds by a simulation, recorded or live: those of one key never change. */
+export function useQuantity(run: string | undefined, subject: Subject, wanted: Wanted) {
+  const { levels, bins, currency, named } = wanted;
   return useQuery({
-    queryKey: ["odds", run, name, levels, currency],
-    queryFn: async () =>
-      name === "finish"
-        ? finishQuantity(await api<FinishOdds>(`/runs/${run}/finish?levels=${levels.join(",")}`))
-        : costQuantity(await api<CostOdds>(`/runs/${run}/cost?levels=${levels.join(",")}`), currency),
+    queryKey: ["odds", run, subject, levels, bins, currency, named],
+    queryFn: async () => {
+      const query = asked(subject, { levels: levels.join(","), bins });
+      return isDate(subject.what)
+        ? dateQuantity(await api<DateOdds>(`/runs/${run}/dates?${query}`), subject.what, named)
+        : amountQuantity(
+            await api<AmountOdds>(`/runs/${run}/amounts?${query}`),
+            subject.what,
+            currency,
+            named,
+          );
+    },
+    enabled: run !== undefined,
     staleTime: FOR_EVER,
-    placeholderData: (previous) => (previous?.name === name ? previous : undefined),
+    retry: false,
+    placeholderData: (previous) =>
+      previous?.name === subject.what && previous.named === named ? previous : undefined,
   });
 }
 
 /** Where the reading line stands: at a chance in percent, or at a value. */
 export type Line = { by: "chance"; chance: number } | { by: "value"; value: number };
 
-async function reading(run: string, name: QuantityName, line: Line): Promise<Reading> {
-  if (name === "finish") {
-    const at =
-      line.by === "chance" ? `at-chance?chance=${line.chance}` : `at-date?date=${toCivilText(line.value)}`;
-    return finishReading(await api<FinishReading>(`/runs/${run}/finish/${at}`));
+async function reading(run: string, subject: Subject, line: Line): Promise<Reading> {
+  const chance = line.by === "chance" ? line.chance : undefined;
+  if (isDate(subject.what)) {
+    const date = line.by === "value" ? toCivilText(line.value) : undefined;
+    const how = date === undefined ? "at-chance" : "at-date";
+    return dateReading(
+      await api<DateReading>(`/runs/${run}/dates/${how}?${asked(subject, { chance, date })}`),
+    );
   }
-  const at = line.by === "chance" ? `at-chance?chance=${line.chance}` : `at-amount?amount=${line.value}`;
-  return costReading(await api<CostReading>(`/runs/${run}/cost/${at}`));
+  const amount = line.by === "value" ? line.value : undefined;
+  const how = amount === undefined ? "at-chance" : "at-amount";
+  return amountReading(
+    await api<AmountReading>(`/runs/${run}/amounts/${how}?${asked(subject, { chance, amount })}`),
+  );
 }
 
-/** The exact reading at the line, calculated from all futures of the run. */
-export function useReading(run: string, name: QuantityName, line: Line) {
+/** The exact reading at the line, calculated from all futures of the run; none where there is no line. */
+export function useReading(run: string | undefined, subject: Subject, line: Line | undefined) {
   return useQuery({
-    queryKey: ["reading", run, name, line],
-    queryFn: () => reading(run, name, line),
+    queryKey: ["reading", subject, line, run],
+    queryFn: () => (run && line ? reading(run, subject, line) : Promise.reject(new Error("no line"))),
+    enabled: run !== undefined && line !== undefined,
     staleTime: FOR_EVER,
     gcTime: 60_000,
-    placeholderData: keepPreviousData,
+    retry: false,
+    // Of another subject a reading would be nonsense on this one's axis.
+    placeholderData: (previous, query) =>
+      JSON.stringify(query?.queryKey[1]) === JSON.stringify(subject) ? previous : undefined,
   });
 }
 
@@ -63,6 +94,18 @@ export function useCriticality(run: string) {
     queryKey: ["criticality", run],
     queryFn: () => api<Criticality[]>(`/runs/${run}/criticality`),
     staleTime: FOR_EVER,
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** The same simulation with other seeds, one after the other as far as they are wanted. */
+export function useRepeat(run: string, number: number, wanted: boolean) {
+  return useQuery({
+    queryKey: ["repeat", run, number],
+    queryFn: () => api<Repeat>(`/runs/${run}/repeats/${number}`),
+    enabled: wanted,
+    staleTime: FOR_EVER,
+    retry: false,
   });
 }
 
@@ -93,12 +136,12 @@ export interface Pledge {
 }
 
 export function useJoint(run: string, { date, amount, chance }: Pledge) {
-  const asked = new URLSearchParams({ chance: String(chance) });
-  if (date) asked.set("date", date);
-  if (amount !== undefined) asked.set("amount", String(amount));
+  const query = new URLSearchParams({ chance: String(chance) });
+  if (date) query.set("date", date);
+  if (amount !== undefined) query.set("amount", String(amount));
   return useQuery({
     queryKey: ["joint", run, date, amount, chance],
-    queryFn: () => api<JointView>(`/runs/${run}/joint?${asked.toString()}`),
+    queryFn: () => api<JointView>(`/runs/${run}/joint?${query.toString()}`),
     staleTime: FOR_EVER,
     gcTime: 60_000,
     placeholderData: keepPreviousData,

@@ -1,7 +1,7 @@
 import { Box, Flex } from "@chakra-ui/react";
 import { PanelRight } from "lucide-react";
 import { useSearchParams } from "react-router";
-import { useCallback, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { CheckPanel } from "../../shared/check/CheckPanel";
 import { useCheck } from "../../shared/api/plan";
 import { CHECKS, checkSentence } from "./checkWords";
@@ -12,12 +12,11 @@ import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
 import { FindBar } from "../../shared/grid/FindBar";
 import { sieveOf } from "../../shared/grid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
-import type { Row } from "../../shared/grid/rows";
 import { Choice } from "../../shared/ui/Choice";
 import { PlanQuality } from "../../shared/ui/PlanQuality";
 import { StageRow } from "../../shared/ui/StageRow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
-import { useLastSpans } from "../../shared/api/runs";
+import { useLiveSpans } from "../../shared/api/live";
 import { RowSheet } from "../../shared/sheet/RowSheet";
 import { useSheetStore } from "../../shared/sheet/sheetStore";
 import { ToolButton } from "../../shared/ui/ToolButton";
@@ -25,21 +24,12 @@ import { CalendarsDialog } from "./CalendarsDialog";
 import { isShown, useColumnChoice } from "./columnChoice";
 import { ColumnMenu } from "./ColumnMenu";
 import { LinkLines } from "./LinkLines";
-import { lastFinish } from "./mist";
 import { planColumns } from "./planColumns";
 import { PlanMenu } from "./PlanMenu";
 import { SettingsPanel } from "./SettingsPanel";
-import { TimelineBackground } from "./TimelineBackground";
-import { TimelineHeader } from "./TimelineHeader";
-import { RAISED, TimelineRow } from "./TimelineRow";
-import { extent, timeScale, wantedWidth, type Zoom } from "../../shared/charts/timeScale";
-
-const ZOOMS: { value: Zoom; label: string }[] = [
-  { value: "whole", label: "All" },
-  { value: "months", label: "Months" },
-  { value: "weeks", label: "Weeks" },
-  { value: "days", label: "Days" },
-];
+import { RAISED } from "../../shared/timeline/TimelineRow";
+import { useSimulated, useTimeline, ZOOMS } from "../../shared/timeline/useTimeline";
+import type { Zoom } from "../../shared/charts/timeScale";
 
 type Panel = "settings" | "calendars" | undefined;
 
@@ -67,47 +57,23 @@ export function PlanStage() {
     setPanel(undefined);
     sheet.toggle();
   };
-  const calendars = useMemo(
-    () => new Map(plan.calendars.map((calendar) => [calendar.id, calendar])),
-    [plan.calendars],
-  );
-  const last = useLastSpans(plan.project.id);
-  const spans = last?.spans;
-  const stale = last !== undefined && last.run.revision !== plan.project.revision;
-  const simulated = useMemo(
-    () => ({
-      levels: spans?.levels ?? [],
-      spans: new Map(spans?.activities.map((span) => [span.id, span])),
-      stale,
-    }),
-    [spans, stale],
-  );
+  const live = useLiveSpans(plan.project.id, plan.project.revision);
+  const simulated = useSimulated(live.spans, !live.current);
   const columns = useMemo(() => planColumns(plan, simulated.spans), [plan, simulated]);
   const shown = useMemo(
     () => columns.filter((column) => isShown(choice.kept, column)),
     [columns, choice.kept],
   );
-  const range = useMemo(() => extent(plan, spans && lastFinish(spans)), [plan, spans]);
-  const row = useCallback(
-    (one: Row, width: number) => (
-      <TimelineRow row={one} scale={timeScale(range, width)} calendars={calendars} simulated={simulated} />
-    ),
-    [range, calendars, simulated],
-  );
+  const timeline = useTimeline(plan, live.spans, simulated, zoom);
   const drawing: Drawing = {
-    width: wantedWidth(zoom, range),
-    header: (width) => <TimelineHeader plan={plan} scale={timeScale(range, width)} />,
-    row,
-    behind: (width, height) => (
-      <TimelineBackground plan={plan} scale={timeScale(range, width)} height={height} />
-    ),
+    ...timeline.drawing,
     over: (tops, width) => (
       <LinkLines
         plan={plan}
         selected={selected}
         tops={tops}
-        scale={timeScale(range, width)}
-        shift={spans ? RAISED : 0}
+        scale={timeline.scale(width)}
+        shift={live.spans ? RAISED : 0}
       />
     ),
   };
@@ -126,10 +92,9 @@ export function PlanStage() {
           .
         </Box>
         <PlanQuality plan={plan} />
-        {last && (
-          <Box color="softInk" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
-            Mist: run {last.run.number}
-            {stale && ", out of date"}
+        {live.spans && !live.current && (
+          <Box color="softInk" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" role="status">
+            Mist of before the last edit
           </Box>
         )}
         <Box flex="1" />

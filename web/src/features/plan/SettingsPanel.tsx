@@ -59,6 +59,17 @@ export function SettingsPanel({ plan, onClose }: { plan: PlanView; onClose: () =
             : change({ targetCost: amount });
         }}
       />
+      <TextField
+        label="Confidence, %"
+        hint="How sure promises are to be: the level the horizon, the runs and the sheet speak of"
+        value={String(project.confidence)}
+        onHandIn={(text) => {
+          const level = parseNumber(text.replace(/^p|%$/gi, ""));
+          return level === undefined || !Number.isInteger(level) || level < 1 || level > 99
+            ? `The level is a whole number of percent from 1 to 99, not “${text.trim()}”.`
+            : change({ confidence: level });
+        }}
+      />
       <TextField label="Currency" value={project.currency} onHandIn={(currency) => change({ currency })} />
       <ChoiceField
         label="Calendar"

@@ -2,7 +2,7 @@ import { formatDay, formatShortDay } from "../../shared/format/dates";
 import { formatDays } from "../../shared/format/numbers";
 import { codeColumn, type Column, type Completion, daysColumn, nameColumn } from "../../shared/grid/columns";
 import type { Row } from "../../shared/grid/rows";
-import { drivesColumn } from "./drivesColumn";
+import { drivesColumn } from "../../shared/timeline/drivesColumn";
 import type { ActivityView, PlanView, Span } from "../../shared/api/client";
 import { spareColumns } from "./spareColumns";
 import { linkText } from "../../shared/sheet/words";

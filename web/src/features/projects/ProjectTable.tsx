@@ -10,7 +10,7 @@ import { formatWhole } from "../../shared/format/numbers";
 import { ProjectMenu } from "./ProjectMenu";
 
 const ProjectLink = chakra(Link);
-const HEADERS = ["Project", "Activities", "Planned finish", "P80", "Target", "Last edited", ""];
+const HEADERS = ["Project", "Activities", "Planned finish", "By the last run", "Target", "Last edited", ""];
 
 /** The projects with what matters of each. */
 export function ProjectTable({ projects, shelf }: { projects: ProjectSummary[]; shelf: Shelf }) {
@@ -31,7 +31,7 @@ export function ProjectTable({ projects, shelf }: { projects: ProjectSummary[]; 
         </Table.Row>
       </Table.Header>
       <Table.Body>
-        {projects.map(({ project, finish, p80, activities }) => (
+        {projects.map(({ project, finish, kept, activities }) => (
           <Table.Row key={project.id} bg="transparent" borderColor="line" data-project={project.name}>
             <Table.Cell>
               {renaming === project.id ? (
@@ -44,8 +44,8 @@ export function ProjectTable({ projects, shelf }: { projects: ProjectSummary[]; 
             </Table.Cell>
             <Table.Cell textAlign="right">{formatWhole(activities)}</Table.Cell>
             <Table.Cell>{activities > 0 ? formatDay(finish) : "nothing planned yet"}</Table.Cell>
-            <Table.Cell title={p80 ? "By the last recorded run" : undefined}>
-              {p80 ? formatDay(p80) : "not simulated"}
+            <Table.Cell title={kept ? "By the last recorded run" : undefined}>
+              {kept ? `P${kept.level} ${formatDay(kept.finish)}` : "no run recorded"}
             </Table.Cell>
             <Table.Cell>{project.targetFinish ? formatDay(project.targetFinish) : "none set"}</Table.Cell>
             <Table.Cell>{formatMoment(project.editedAt)}</Table.Cell>

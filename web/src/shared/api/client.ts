@@ -58,10 +58,11 @@ export type FutureView = Schemas["FutureView"];
 export type FutureRow = Schemas["RowView"];
 export type JointView = Schemas["JointView"];
 export type Criticality = Schemas["Criticality"];
-export type FinishOdds = Schemas["OddsLocalDateTime"];
-export type CostOdds = Schemas["OddsDouble"];
-export type FinishReading = Schemas["ReadingLocalDateTime"];
-export type CostReading = Schemas["ReadingDouble"];
+export type DateOdds = Schemas["OddsLocalDateTime"];
+export type AmountOdds = Schemas["OddsDouble"];
+export type DateReading = Schemas["ReadingLocalDateTime"];
+export type AmountReading = Schemas["ReadingDouble"];
+export type Repeat = Schemas["Repeat"];
 
 /** One field's problem, as the server tells it. */
 export interface FieldProblem {

@@ -38,6 +38,7 @@ export interface Settings {
   lagCalendar?: string;
   targetFinish?: string | null;
   targetCost?: number | null;
+  confidence?: number;
 }
 
 /** The ways to change a plan, one request after the other, each on the plan as the one before left it. */

@@ -1,5 +1,6 @@
 import { type QueryClient, useQuery } from "@tanstack/react-query";
 import { api, type LiveView } from "./client";
+import { useSpans } from "./runs";
 
 const liveKey = (project: string) => ["live odds", project];
 const ASK_AGAIN_MS = 2000;
@@ -15,6 +16,15 @@ export function useLiveOdds(project: string, revision: number) {
     refetchInterval: ({ state }) => (isCurrent(state.data, revision) ? false : ASK_AGAIN_MS),
   });
   return { view: query.data, current: isCurrent(query.data, revision), error: query.error };
+}
+
+/** When simulated work begins and ends, by the live odds once they are refined, and whether that is of the plan as it is. */
+export function useLiveSpans(project: string, revision: number) {
+  const { view, current } = useLiveOdds(project, revision);
+  const refined = view?.state === "live" ? undefined : view?.run;
+  const spans = useSpans(refined);
+  const isNewest = current && view?.state === "refined" && !spans.isPlaceholderData;
+  return { spans: view?.state === "refused" ? undefined : spans.data, current: isNewest };
 }
 
 const isCurrent = (view: LiveView | undefined, revision: number) =>

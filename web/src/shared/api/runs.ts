@@ -1,4 +1,10 @@
-import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  keepPreviousData,
+  type QueryClient,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
 import { api, type InputChange, type RunRequest, type RunView, type Spans } from "./client";
 
 const runsKey = (project: string) => ["runs", project];
@@ -33,7 +39,7 @@ export function useRunAction(project: string) {
       action: "stop" | "pause" | "resume" | "again" | "restore";
     }) => api<RunView>(`/runs/${run}/${action}`, { method: "POST" }),
     onSuccess: (run, { action }) => {
-      takeRun(client, project, run, false);
+      takeRun(client, project, run, action === "resume");
       if (action === "restore") void client.invalidateQueries({ queryKey: runsKey(project) });
     },
   });
@@ -58,32 +64,34 @@ export function useDeleteRun(project: string) {
   });
 }
 
-/** What has changed in the inputs since a run, as of a revision of the plan. */
-export function useInputChanges(run: string, revision: number) {
+/** What has changed in the inputs since a run: until another run, or until the plan as of a revision. */
+export function useInputChanges(run: string, until: { run: string } | { revision: number }) {
   return useQuery({
-    queryKey: ["input changes", run, revision],
-    queryFn: () => api<InputChange[]>(`/runs/${run}/changes`),
+    queryKey: ["input changes", run, until],
+    queryFn: () => api<InputChange[]>(`/runs/${run}/changes${"run" in until ? `?to=${until.run}` : ""}`),
   });
 }
 
-/** Takes over what is now known of a run; a run that has ended never goes back to running. */
+/**
+ * Takes over what is now known of a run. What the server tells comes in order; the answer to a question may be older than
+ * what has been told since, and never makes a run that has ended run.
+ */
 export function takeRun(client: QueryClient, project: string, run: RunView, newer = true) {
   client.setQueryData<RunView[]>(runsKey(project), (runs = []) => {
     const known = runs.find((other) => other.id === run.id);
     if (!known) return [run, ...runs];
-    const goesBack = (known.state !== "running" || !newer) && run.state === "running";
+    const goesBack = !newer && run.state === "running";
     return goesBack ? runs : runs.map((other) => (other.id === run.id ? run : other));
   });
 }
 
-/** The last run that has results, and when its simulated work begins and ends; neither where there is none. */
-export function useLastSpans(project: string) {
-  const run = useRuns(project).data?.find((one) => one.state === "done" || one.state === "stopped");
-  const spans = useQuery({
-    queryKey: ["spans", run?.id],
-    queryFn: () => api<Spans>(`/runs/${run?.id}/spans`),
+/** When the simulated work of a run, recorded or live, begins and ends. */
+export function useSpans(run: string | undefined) {
+  return useQuery({
+    queryKey: ["spans", run],
+    queryFn: () => api<Spans>(`/runs/${run}/spans`),
     enabled: run !== undefined,
     staleTime: Infinity,
+    placeholderData: keepPreviousData,
   });
-  return run && spans.data ? { run, spans: spans.data } : undefined;
 }

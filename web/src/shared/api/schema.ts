@@ -1670,6 +1670,11 @@ export interface components {
             currency?: string;
         };
         OddsDouble: {
+            /** Format: int32 */
+            iterations: number;
+            /** Format: int64 */
+            seed: number;
+            sampling: string;
             plan: components["schemas"]["ReadingDouble"];
             target?: components["schemas"]["ReadingDouble"];
             /** Format: double */
@@ -1692,6 +1697,11 @@ export interface components {
             curve: number[];
         };
         OddsLocalDateTime: {
+            /** Format: int32 */
+            iterations: number;
+            /** Format: int64 */
+            seed: number;
+            sampling: string;
             plan: components["schemas"]["ReadingLocalDateTime"];
             target?: components["schemas"]["ReadingLocalDateTime"];
             /** Format: date-time */
@@ -2017,6 +2027,8 @@ export interface components {
         };
         Spans: {
             levels: number[];
+            /** Format: int32 */
+            level: number;
             activities: components["schemas"]["Span"][];
             branches: components["schemas"]["Span"][];
         };

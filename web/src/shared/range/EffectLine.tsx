@@ -1,25 +1,26 @@
 import { Box } from "@chakra-ui/react";
-import type { RangeEffect } from "../api/client";
+import type { ProjectView, RangeEffect } from "../api/client";
 import { daysBetween, formatDay } from "../format/dates";
 import { formatMoney, formatSigned, formatWhole } from "../format/numbers";
 
-const P80 = 79;
-
 /** What a range would do, before and after, in days and in money. */
-export function EffectLine({ effect, currency }: { effect: RangeEffect; currency: string }) {
-  const before = effect.before.finish.percentiles[P80] ?? "";
-  const after = effect.after.finish.percentiles[P80] ?? "";
+export function EffectLine({ effect, project }: { effect: RangeEffect; project: ProjectView }) {
+  const { currency, confidence } = project;
+  const before = effect.before.finish.percentiles[confidence - 1] ?? "";
+  const after = effect.after.finish.percentiles[confidence - 1] ?? "";
   const days = daysBetween(before, after);
-  const costBefore = effect.before.cost?.percentiles[P80];
-  const costAfter = effect.after.cost?.percentiles[P80];
+  const costBefore = effect.before.cost?.percentiles[confidence - 1];
+  const costAfter = effect.after.cost?.percentiles[confidence - 1];
   const money = costBefore === undefined || costAfter === undefined ? 0 : costAfter - costBefore;
   return (
     <Box data-effect={days}>
       {days === 0 ? (
-        <>P80 of the finish stays at {formatDay(after)}</>
+        <>
+          P{confidence} of the finish stays at {formatDay(after)}
+        </>
       ) : (
         <>
-          P80 of the finish goes from {formatDay(before)} to <b>{formatDay(after)}</b>,{" "}
+          P{confidence} of the finish goes from {formatDay(before)} to <b>{formatDay(after)}</b>,{" "}
           {formatWhole(Math.abs(days))} {Math.abs(days) === 1 ? "day" : "days"}{" "}
           {days > 0 ? "later" : "earlier"}
         </>

@@ -101,7 +101,7 @@ export function RangeEditor({ plan, one }: { plan: PlanView; one: Ranged }) {
       {draft && (
         <Box my="2" p="2" bg="actionTint" role="status">
           {effect.data ? (
-            <EffectLine effect={effect.data} currency={plan.project.currency} />
+            <EffectLine effect={effect.data} project={plan.project} />
           ) : effect.isError ? (
             "The effect cannot be shown until the range is sound."
           ) : (

@@ -7,6 +7,9 @@ import java.util.List;
  * What a simulation says of one quantity. Values are dates, or amounts: money, or days of work.
  *
  * @param <V> LocalDateTime or Double
+ * @param iterations how many futures it comes from
+ * @param seed of their draws: simulations with the same one differ only by what differs between their plans
+ * @param sampling latin or plain
  * @param plan the plan's value with the chance of keeping it
  * @param target what was promised, likewise
  * @param mode where the density is highest
@@ -16,6 +19,9 @@ import java.util.List;
  * @param curve the cumulative curve at even steps of chance
  */
 record Odds<V>(
+        int iterations,
+        long seed,
+        String sampling,
         Reading<V> plan,
         @Nullable Reading<V> target,
         V mean,

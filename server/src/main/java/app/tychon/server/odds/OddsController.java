@@ -36,7 +36,9 @@ class OddsController {
             @RequestParam(defaultValue = Plan.PROJECT) String of,
             @RequestParam(defaultValue = "") List<Double> levels,
             @RequestParam Optional<Integer> bins) {
-        return Quantities.date(simulations.open(run), what, of, bins).odds(shares(levels));
+        Opened opened = simulations.open(run);
+        return Quantities.date(opened, what, of, bins)
+                .odds(shares(levels), opened.result().settings());
     }
 
     /** Odds of a cost or a duration. */
@@ -47,7 +49,9 @@ class OddsController {
             @RequestParam(defaultValue = Plan.PROJECT) String of,
             @RequestParam(defaultValue = "") List<Double> levels,
             @RequestParam Optional<Integer> bins) {
-        return Quantities.amount(simulations.open(run), what, of, bins).odds(shares(levels));
+        Opened opened = simulations.open(run);
+        return Quantities.amount(opened, what, of, bins)
+                .odds(shares(levels), opened.result().settings());
     }
 
     private static List<Double> shares(List<Double> percents) {
@@ -97,7 +101,7 @@ class OddsController {
     /** When the simulated work of each activity and branch begins and ends. */
     @GetMapping("/spans")
     Spans spans(@PathVariable UUID run) {
-        return Spans.of(simulations.open(run).result());
+        return Spans.of(simulations.open(run));
     }
 
     /** How often each activity drove the finish, in the plan's order. */

@@ -6,9 +6,11 @@ import app.tychon.core.analysis.KernelDensity;
 import app.tychon.core.analysis.PercentileInterval;
 import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
+import app.tychon.core.simulation.RunSettings;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
@@ -68,8 +70,12 @@ record Quantity<V>(
                 Optional.empty());
     }
 
-    Odds<V> odds(List<Double> levels) {
+    /** @param settings of the simulation */
+    Odds<V> odds(List<Double> levels, RunSettings settings) {
         return new Odds<>(
+                sample.size(),
+                settings.seed(),
+                settings.sampling().name().toLowerCase(Locale.ROOT),
                 at(plan),
                 target.map(this::at).orElse(null),
                 tell.apply(sample.mean()),

@@ -1,15 +1,15 @@
 package app.tychon.server.odds;
 
-import app.tychon.core.simulation.RunResult;
-import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * When the simulated work of each activity and branch begins and ends.
  *
  * @param levels in percent
+ * @param level which of them matters to the project
  */
-record Spans(List<Integer> levels, List<Span> activities, List<Span> branches) {
+record Spans(List<Integer> levels, int level, List<Span> activities, List<Span> branches) {
     private static final List<Integer> LEVELS = List.of(1, 5, 10, 20, 30, 40, 50, 60, 70, 80, 90, 95, 99);
 
     /**
@@ -21,20 +21,31 @@ record Spans(List<Integer> levels, List<Span> activities, List<Span> branches) {
      */
     record Span(String id, double criticality, long[] start, long[] finish) {}
 
-    static Spans of(RunResult result) {
+    static Spans of(Opened run) {
+        int level = run.plan().project().targets().confidence();
+        List<Integer> levels = IntStream.concat(LEVELS.stream().mapToInt(l -> l), IntStream.of(level))
+                .sorted()
+                .distinct()
+                .boxed()
+                .toList();
         return new Spans(
-                LEVELS,
-                result.activities().stream()
-                        .map(r -> new Span(r.id(), r.criticality(), at(r.start()), at(r.finish())))
+                levels,
+                level,
+                run.result().activities().stream()
+                        .map(r -> span(r.id(), r.criticality(), levels, r.start(), r.finish()))
                         .toList(),
-                result.branches().stream()
-                        .map(r -> new Span(r.id(), r.criticality(), at(r.start()), at(r.finish())))
+                run.result().branches().stream()
+                        .map(r -> span(r.id(), r.criticality(), levels, r.start(), r.finish()))
                         .toList());
     }
 
-    private static long[] at(double[] percentiles) {
-        long[] values = new long[LEVELS.size()];
-        Arrays.setAll(values, i -> Math.round(percentiles[LEVELS.get(i) - 1]));
-        return values;
+    private static Span span(String id, double criticality, List<Integer> levels, double[] start, double[] finish) {
+        return new Span(id, criticality, at(levels, start), at(levels, finish));
+    }
+
+    private static long[] at(List<Integer> levels, double[] percentiles) {
+        return levels.stream()
+                .mapToLong(level -> Math.round(percentiles[level - 1]))
+                .toArray();
     }
 }

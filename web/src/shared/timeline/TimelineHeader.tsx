@@ -1,7 +1,7 @@
 import { Box } from "@chakra-ui/react";
-import type { PlanView } from "../../shared/api/client";
-import { civil, formatDay } from "../../shared/format/dates";
-import { type TimeScale, ticks } from "../../shared/charts/timeScale";
+import type { PlanView } from "../api/client";
+import { civil, formatDay } from "../format/dates";
+import { type TimeScale, ticks } from "../charts/timeScale";
 
 const LEAST_LABEL_ROOM = 26;
 /** What the label of the target takes, with some room before it. */

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
-import type { PlanView } from "../../shared/api/client";
-import { civil } from "../../shared/format/dates";
-import { type TimeScale, ticks } from "../../shared/charts/timeScale";
+import type { PlanView } from "../api/client";
+import { civil } from "../format/dates";
+import { type TimeScale, ticks } from "../charts/timeScale";
 
 const Svg = chakra("svg");
 

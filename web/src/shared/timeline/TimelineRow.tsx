@@ -1,10 +1,10 @@
 import { chakra } from "@chakra-ui/react";
-import type { CalendarView, Span } from "../../shared/api/client";
-import { civil, DAY_MS, formatDay } from "../../shared/format/dates";
-import { ROW_HEIGHT } from "../../shared/grid/GridRow";
-import type { Row } from "../../shared/grid/rows";
+import type { CalendarView, Span } from "../api/client";
+import { civil, DAY_MS, formatDay } from "../format/dates";
+import { ROW_HEIGHT } from "../grid/GridRow";
+import { type Row, subjectOf } from "../grid/rows";
 import { Mist } from "./Mist";
-import type { TimeScale } from "../../shared/charts/timeScale";
+import type { TimeScale } from "../charts/timeScale";
 
 const Svg = chakra("svg");
 const LEAST_RAIL = 2;
@@ -19,18 +19,20 @@ interface Props {
   row: Row;
   scale: TimeScale;
   calendars: ReadonlyMap<string, CalendarView>;
-  /** What was simulated of each activity; empty where nothing was. */
+  /** What was simulated of each activity and branch; empty where nothing was. */
   simulated: Simulated;
 }
 
 export interface Simulated {
   levels: readonly number[];
+  /** Which of them matters to the project. */
+  level: number;
   spans: ReadonlyMap<string, Span>;
   /** Whether the plan has changed since. */
   stale: boolean;
 }
 
-/** One row's planned work: a thin rail for an activity, a span for a branch, a lozenge for a milestone, a sling for a hammock. */
+/** One row's planned work over its mist: a thin rail for an activity, a span for a branch, a lozenge for a milestone, a sling for a hammock. */
 export function TimelineRow({ row, scale, calendars, simulated }: Props) {
   const span = simulated.spans.get(row.id);
   const calendar = calendars.get(row.kind === "activity" ? row.activity.calendar : "");
@@ -53,23 +55,20 @@ export function TimelineRow({ row, scale, calendars, simulated }: Props) {
           <title>{`${closure.name}, ${formatDay(closure.from)} to ${formatDay(closure.to)}`}</title>
         </rect>
       ))}
-      {row.kind === "branch" && <BranchSpan row={row} scale={scale} />}
-      {row.kind === "activity" && (
-        <>
-          {span && (
-            <Mist
-              stale={simulated.stale}
-              name={row.activity.name}
-              span={span}
-              levels={simulated.levels}
-              scale={scale}
-            />
-          )}
-          <g transform={span ? `translate(0 ${RAISED})` : undefined}>
-            <ActivityRail row={row} scale={scale} />
-          </g>
-        </>
+      {span && (
+        <Mist
+          stale={simulated.stale}
+          name={subjectOf(row).name}
+          span={span}
+          levels={simulated.levels}
+          level={simulated.level}
+          scale={scale}
+        />
       )}
+      <g transform={span ? `translate(0 ${RAISED})` : undefined}>
+        {row.kind === "branch" && <BranchSpan row={row} scale={scale} />}
+        {row.kind === "activity" && <ActivityRail row={row} scale={scale} />}
+      </g>
     </Svg>
   );
 }

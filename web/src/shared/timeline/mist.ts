@@ -1,4 +1,4 @@
-import type { Span, Spans } from "../../shared/api/client";
+import type { Span, Spans } from "../api/client";
 
 const MINUTE_MS = 60_000;
 

@@ -1,7 +1,7 @@
-import type { Span } from "../../shared/api/client";
-import { formatDay } from "../../shared/format/dates";
+import type { Span } from "../api/client";
+import { formatDay } from "../format/dates";
 import { finishAt, mistOf } from "./mist";
-import type { TimeScale } from "../../shared/charts/timeScale";
+import type { TimeScale } from "../charts/timeScale";
 
 const TOP = 14;
 const HEIGHT = 9;
@@ -11,22 +11,24 @@ interface Props {
   name: string;
   span: Span;
   levels: readonly number[];
+  /** Which of them matters to the project. */
+  level: number;
   scale: TimeScale;
   /** Whether the plan has changed since; then it is drawn paler. */
   stale: boolean;
 }
 
-/** Simulated work: the denser, the more futures are at it; notches where half and four in five have ended it. */
-export function Mist({ name, span, levels, scale, stale }: Props) {
+/** Simulated work: the denser, the more futures are at it; notches where half have ended it, and as many as matter. */
+export function Mist({ name, span, levels, level, scale, stale }: Props) {
   const points = mistOf(span, levels);
   const [first, last] = [points[0], points.at(-1)];
-  const [p50, p80] = [finishAt(span, levels, 50), finishAt(span, levels, 80)];
-  if (!first || !last || p50 === undefined || p80 === undefined || last.time <= first.time) return null;
+  const [middle, kept] = [finishAt(span, levels, 50), finishAt(span, levels, level)];
+  if (!first || !last || middle === undefined || kept === undefined || last.time <= first.time) return null;
   const id = `mist-${span.id}`;
   const [from, to] = [scale.x(first.time), scale.x(last.time)];
   return (
     <g opacity={stale ? 0.5 : 1}>
-      <title>{`${name}, simulated: half of all futures finish it by ${formatDay(p50)}, four in five by ${formatDay(p80)}`}</title>
+      <title>{`${name}, simulated: half of all futures finish it by ${formatDay(middle)}, ${level} of 100 by ${formatDay(kept)}`}</title>
       <defs>
         <linearGradient id={id}>
           {points.map((point) => (
@@ -40,7 +42,7 @@ export function Mist({ name, span, levels, scale, stale }: Props) {
         </linearGradient>
       </defs>
       <rect x={from} y={TOP} width={Math.max(1, to - from)} height={HEIGHT} fill={`url(#${id})`} />
-      {[p50, p80].map((time, i) => (
+      {[middle, kept].map((time, i) => (
         <rect
           key={i}
           x={scale.x(time) - (i + 1) / 2}

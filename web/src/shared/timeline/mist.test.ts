@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Span } from "../../shared/api/client";
+import type { Span } from "../api/client";
 import { finishAt, mistOf } from "./mist";
 
 const levels = [1, 50, 99];

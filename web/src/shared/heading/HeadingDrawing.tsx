@@ -2,9 +2,9 @@ import { chakra } from "@chakra-ui/react";
 import { axisTicks, type Heading } from "./heading";
 
 const Svg = chakra("svg");
-const HEIGHT = 76;
+const LOW = 76;
 const TOP = 20;
-const BASE = 56;
+const FOOT = 20;
 const MARGIN = 0.05;
 const LABEL_EVERY = 90;
 
@@ -13,12 +13,14 @@ interface Props {
   pinned?: Heading;
   currency: string;
   width: number;
+  height?: number;
   /** Whether it is of an older plan. */
   old: boolean;
 }
 
-/** The soft band of what may come, with P50 and P80, a pin for the plan, a flag for the target, and what was pinned. */
-export function HeadingDrawing({ heading, pinned, currency, width, old }: Props) {
+/** The soft band of what may come, with P50 and the level that matters, a pin for the plan, a flag for the target, and what was pinned. */
+export function HeadingDrawing({ heading, pinned, currency, width, height = LOW, old }: Props) {
+  const base = height - FOOT;
   const all = [heading, ...(pinned ? [pinned] : [])].flatMap((one) => [
     one.low,
     one.high,
@@ -33,14 +35,14 @@ export function HeadingDrawing({ heading, pinned, currency, width, old }: Props)
     one.density
       .map((tall, i) => {
         const at = one.low + ((one.high - one.low) * i) / Math.max(1, one.density.length - 1);
-        return `${x(at).toFixed(1)} ${(BASE - ((BASE - TOP) * tall) / 100).toFixed(1)}`;
+        return `${x(at).toFixed(1)} ${(base - ((base - TOP) * tall) / 100).toFixed(1)}`;
       })
       .join("L");
-  const apart = x(heading.p80) - x(heading.p50);
+  const apart = x(heading.kept) - x(heading.p50);
   return (
     <Svg
       width={width}
-      height={HEIGHT}
+      height={height}
       display="block"
       aria-hidden="true"
       fontSize="11px"
@@ -48,13 +50,13 @@ export function HeadingDrawing({ heading, pinned, currency, width, old }: Props)
     >
       {axisTicks(heading, low, high, Math.max(2, Math.floor(width / LABEL_EVERY)), currency).map((tick) => (
         <g key={tick.value}>
-          <line x1={x(tick.value)} x2={x(tick.value)} y1={15} y2={BASE} stroke="var(--chakra-colors-line)" />
+          <line x1={x(tick.value)} x2={x(tick.value)} y1={15} y2={base} stroke="var(--chakra-colors-line)" />
           <text x={x(tick.value)} y={11} textAnchor="middle" fill="var(--chakra-colors-soft-ink)">
             {tick.label}
           </text>
         </g>
       ))}
-      <line x1={0} x2={width} y1={BASE} y2={BASE} stroke="var(--chakra-colors-strong-line)" />
+      <line x1={0} x2={width} y1={base} y2={base} stroke="var(--chakra-colors-strong-line)" />
       {pinned && (
         <path
           d={`M${band(pinned)}`}
@@ -72,25 +74,26 @@ export function HeadingDrawing({ heading, pinned, currency, width, old }: Props)
         strokeOpacity="0.7"
       />
       <g stroke="var(--chakra-colors-ink)" strokeWidth="1.6">
-        <line x1={x(heading.p50)} x2={x(heading.p50)} y1={BASE - 12} y2={BASE + 3} />
-        <line x1={x(heading.p80)} x2={x(heading.p80)} y1={BASE - 16} y2={BASE + 3} />
+        <line x1={x(heading.p50)} x2={x(heading.p50)} y1={base - 12} y2={base + 3} />
+        <line x1={x(heading.kept)} x2={x(heading.kept)} y1={base - 16} y2={base + 3} />
       </g>
       <g fill="var(--chakra-colors-ink)" textAnchor="middle">
         {apart > 28 && (
-          <text x={x(heading.p50)} y={BASE + 15}>
+          <text x={x(heading.p50)} y={base + 15}>
             P50
           </text>
         )}
-        <text x={x(heading.p80)} y={BASE + 15}>
-          P80
+        <text x={x(heading.kept)} y={base + 15}>
+          P{heading.level}
         </text>
       </g>
       <g stroke="var(--chakra-colors-plan)" fill="var(--chakra-colors-plan)">
-        <line x1={x(heading.plan)} x2={x(heading.plan)} y1={TOP + 4} y2={BASE} strokeWidth="1.8" />
+        <line x1={x(heading.plan)} x2={x(heading.plan)} y1={TOP + 4} y2={base} strokeWidth="1.8" />
         <circle cx={x(heading.plan)} cy={TOP + 3} r="4" stroke="none" />
       </g>
-      <text x={x(heading.plan)} y={BASE + 15} textAnchor="middle" fill="var(--chakra-colors-plan-text)">
-        {Math.min(Math.abs(x(heading.plan) - x(heading.p50)), Math.abs(x(heading.plan) - x(heading.p80))) > 30
+      <text x={x(heading.plan)} y={base + 15} textAnchor="middle" fill="var(--chakra-colors-plan-text)">
+        {Math.min(Math.abs(x(heading.plan) - x(heading.p50)), Math.abs(x(heading.plan) - x(heading.kept))) >
+        30
           ? "plan"
           : ""}
       </text>
@@ -100,7 +103,7 @@ export function HeadingDrawing({ heading, pinned, currency, width, old }: Props)
             x1={x(heading.target)}
             x2={x(heading.target)}
             y1={TOP - 2}
-            y2={BASE}
+            y2={base}
             stroke="var(--chakra-colors-ink)"
             strokeWidth="1.2"
           />

@@ -1,10 +1,9 @@
-import type { Outlook } from "../../shared/api/client";
-import { civil, DAY_MS, formatDay, formatShortDay } from "../../shared/format/dates";
-import { locale } from "../../shared/format/locale";
-import { formatChance, formatMoney, formatWhole } from "../../shared/format/numbers";
+import type { Outlook } from "../api/client";
+import { civil, DAY_MS, formatDay, formatShortDay } from "../format/dates";
+import { locale } from "../format/locale";
+import { formatChance, formatMoney, formatWhole } from "../format/numbers";
 
 const P50 = 49;
-const P80 = 79;
 
 /** Where the finish or the cost is heading, in numbers that can be drawn: milliseconds, or money. */
 export interface Heading {
@@ -14,13 +13,15 @@ export interface Heading {
   target?: number;
   targetChance?: number;
   p50: number;
-  p80: number;
+  /** The level that matters to the project, in percent, and the value kept with it. */
+  level: number;
+  kept: number;
   low: number;
   high: number;
   density: readonly number[];
 }
 
-export function finishHeading({ finish }: Outlook): Heading {
+export function finishHeading({ finish }: Outlook, level: number): Heading {
   return {
     name: "finish",
     plan: civil(finish.plan),
@@ -28,20 +29,22 @@ export function finishHeading({ finish }: Outlook): Heading {
     target: finish.target === undefined ? undefined : civil(finish.target),
     targetChance: finish.targetChance,
     p50: civil(finish.percentiles[P50] ?? finish.plan),
-    p80: civil(finish.percentiles[P80] ?? finish.plan),
+    level,
+    kept: civil(finish.percentiles[level - 1] ?? finish.plan),
     low: civil(finish.low),
     high: civil(finish.high),
     density: finish.density,
   };
 }
 
-export function costHeading({ cost }: Outlook): Heading | undefined {
+export function costHeading({ cost }: Outlook, level: number): Heading | undefined {
   return (
     cost && {
       ...cost,
       name: "cost",
       p50: cost.percentiles[P50] ?? cost.plan,
-      p80: cost.percentiles[P80] ?? cost.plan,
+      level,
+      kept: cost.percentiles[level - 1] ?? cost.plan,
     }
   );
 }
@@ -59,14 +62,14 @@ export function chanceSentence(heading: Heading, currency: string): string {
   return `${plan}; the ${finish ? "target" : "budget"}, ${short(target)}, ${formatChance(targetChance)}.`;
 }
 
-/** How far P80 lies from the pinned one; undefined where nothing is pinned. */
+/** How far what is kept lies from the pinned one; undefined where nothing is pinned. */
 export function pinSentence(
   heading: Heading,
   pinned: Heading | undefined,
   currency: string,
 ): string | undefined {
   if (!pinned) return undefined;
-  const moved = heading.p80 - pinned.p80;
+  const moved = heading.kept - pinned.kept;
   if (heading.name === "cost") {
     if (Math.abs(moved) < 0.5) return "As pinned";
     return `${formatMoney(Math.abs(moved), currency)} ${moved > 0 ? "more" : "less"} than pinned`;

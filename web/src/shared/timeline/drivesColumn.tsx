@@ -1,8 +1,8 @@
 import { Flex } from "@chakra-ui/react";
-import type { Span } from "../../shared/api/client";
-import { formatWhole } from "../../shared/format/numbers";
-import type { Column } from "../../shared/grid/columns";
-import { Ring } from "../../shared/ui/Ring";
+import type { Span } from "../api/client";
+import { formatWhole } from "../format/numbers";
+import type { Column } from "../grid/columns";
+import { Ring } from "../ui/Ring";
 
 /** How often each activity drove the finish in the last recorded run. */
 export function drivesColumn(simulated: ReadonlyMap<string, Span>): Column {

@@ -1,0 +1,27 @@
+import type { RunView } from "../../shared/api/client";
+import { formatWhole } from "../../shared/format/numbers";
+import { type Heading, told } from "../../shared/heading/heading";
+import { shareOfFutures } from "./sentences";
+
+/** "So far, 42,000 futures: four futures in five finish by 25 Oct 2028 and cost at most €5.14m." */
+export function soFarSentence(
+  futures: number,
+  finish: Heading,
+  cost: Heading | undefined,
+  currency: string,
+): string {
+  const share = shareOfFutures(finish.level / 100).toLowerCase();
+  const money = cost
+    ? `, and ${shareOfFutures(cost.level / 100).toLowerCase()} cost at most ${told(cost, cost.kept, currency)}`
+    : "";
+  return `So far, by ${formatWhole(futures)}: ${share} finish by ${told(finish, finish.kept, currency)}${money}.`;
+}
+
+/** How far a run is, how fast it goes, and how long it will take. */
+export function progressWords({ progress, asked, tolerance }: RunView): string {
+  const of = `${formatWhole(progress?.done ?? 0)} of ${tolerance === undefined ? "" : "at most "}${formatWhole(asked)} futures`;
+  if (!progress) return `${of}; waiting for its turn.`;
+  if (progress.paused) return `Held at ${of}.`;
+  if (progress.perSecond === 0) return `${of}.`;
+  return `${of}, ${formatWhole(progress.perSecond)} a second, ${formatWhole(Math.ceil(progress.secondsLeft))} s left.`;
+}

@@ -1,0 +1,60 @@
+import type { PlanView, Span } from "../../shared/api/client";
+import { formatDay, formatShortDay } from "../../shared/format/dates";
+import { codeColumn, type Column, nameColumn } from "../../shared/grid/columns";
+import { drivesColumn } from "../../shared/timeline/drivesColumn";
+import type { Simulated } from "../../shared/timeline/TimelineRow";
+import { shareOfFutures } from "./sentences";
+
+const MINUTE_MS = 60_000;
+
+/** A start or finish at a level, in milliseconds; undefined where the level is not told. */
+function at(times: readonly number[], levels: readonly number[], level: number): number | undefined {
+  const minutes = times[levels.indexOf(level)];
+  return minutes === undefined ? undefined : minutes * MINUTE_MS;
+}
+
+/** Rows as they may turn out: nothing here can be edited. */
+export function spanColumns({ levels, level, spans }: Simulated): Column[] {
+  const finish = (percent: number, width: number): Column => ({
+    id: `finish${percent}`,
+    title: `P${percent}`,
+    hint: `${percent} of 100 futures have finished it by then`,
+    width,
+    align: "right",
+    text: (row) => {
+      const span = spans.get(row.id);
+      const time = span && at(span.finish, levels, percent);
+      return time === undefined ? "" : formatDay(time);
+    },
+  });
+  const readOnly = ({ id, title, width, text }: Column): Column => ({ id, title, width, text });
+  return [
+    readOnly(codeColumn),
+    readOnly(nameColumn(216)),
+    finish(50, 90),
+    finish(level, 90),
+    drivesColumn(spans),
+  ];
+}
+
+/** "Access road: starts 3 May 2027 (12 Apr to 2 Jun), finishes …; half of all futures have it drive the finish." */
+export function spanSentence(plan: PlanView, simulated: Simulated, id: string): string | undefined {
+  const span = simulated.spans.get(id);
+  const row = plan.activities.find((one) => one.id === id) ?? plan.branches.find((one) => one.id === id);
+  if (!span || !row) return undefined;
+  const { levels, level } = simulated;
+  const said = (what: "start" | "finish") => {
+    const of = (percent: number) => at(span[what], levels, percent);
+    const [early, middle, kept, late] = [of(10), of(50), of(level), of(90)];
+    if (early === undefined || middle === undefined || kept === undefined || late === undefined) return "";
+    if (early === late) return formatDay(middle);
+    const range = `P10 ${formatShortDay(early)}, P90 ${formatDay(late)}`;
+    return `${formatDay(middle)} in the middle case (${what === "finish" ? `P${level} ${formatDay(kept)}; ` : ""}${range})`;
+  };
+  return `${row.name} starts ${said("start")}, and finishes ${said("finish")}. ${drivesWords(span)}`;
+}
+
+function drivesWords({ criticality }: Span): string {
+  if (criticality === 0) return "It never drives the finish.";
+  return `It drives the finish in ${shareOfFutures(criticality).toLowerCase()}.`;
+}
