@@ -61,11 +61,11 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
         ? betweenSentence(quantity, reading.data, secondReading.data)
         : readingSentence(quantity, reading.data)
       : "";
-  const called = beside?.run ? `run ${beside.run.number}` : "live";
+  const called = beside?.run ? `run ${beside.run.number}` : "live odds";
   const comparison = compared !== "" && other.data && { quantity: other.data, called };
   return (
     <Flex height="100%">
-      <Flex direction="column" flex="1" minW="0" pl="5" pr="2" pt="2.5" pb="2">
+      <Flex direction="column" flex="1" minW="0" pl="5" pr="4" pt="2.5" pb="2">
         <ExplorerBar
           plan={plan}
           subject={subject}
@@ -84,7 +84,9 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
           }
         />
         {odds.isError && <Notice alert>{refusalOf(odds.error)}</Notice>}
-        {!odds.isError && !quantity && <Notice>Reading the odds…</Notice>}
+        {!odds.isError && !quantity && (
+          <Notice>Reading the odds; of what was not watched they are worked out again…</Notice>
+        )}
         {quantity && !odds.isError && (
           <>
             <Flex align="flex-start" gap="2" mt="2.5">

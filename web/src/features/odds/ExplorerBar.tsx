@@ -56,6 +56,7 @@ export function ExplorerBar({ plan, subject, quantity, runs, shown, compared, ..
       >
         <input
           type="checkbox"
+          aria-label="Between two"
           checked={on.between}
           onChange={(event) => on.onBetween(event.target.checked)}
         />
@@ -70,7 +71,7 @@ export function ExplorerBar({ plan, subject, quantity, runs, shown, compared, ..
         Bars
         <Input
           type="range"
-          width="74px"
+          width="60px"
           aria-label="Number of bars"
           aria-valuetext={quantity && `${quantity.counts.length} bars of ${barWidth(quantity)}`}
           min={FEWEST_BARS}
@@ -84,6 +85,7 @@ export function ExplorerBar({ plan, subject, quantity, runs, shown, compared, ..
         Beside
         <SourcePicker
           label="Compare with"
+          width="6.4rem"
           runs={others}
           value={compared}
           first={shown ? [NOTHING, LIVE_CHOICE] : [NOTHING]}

@@ -4,6 +4,7 @@ import type { CustomSeriesRenderItemAPI, CustomSeriesRenderItemParams } from "ec
 import { useMemo, useRef } from "react";
 import { EChart } from "../../shared/charts/EChart";
 import { type Colors, useColors } from "../../shared/charts/useColors";
+import { DAY_MS, formatShortDay, formatTick } from "../../shared/format/dates";
 import { formatChance, formatWhole } from "../../shared/format/numbers";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
 import { type Axis, chartAxis, GRID } from "./chartAxis";
@@ -14,6 +15,8 @@ import { ReadingLine } from "./ReadingLine";
 import { planSentence } from "./sentences";
 import { isDate } from "./subject";
 import type { Line } from "./useOdds";
+
+const MANY_MONTHS_MS = 120 * DAY_MS;
 
 interface Props {
   quantity: Quantity;
@@ -116,7 +119,7 @@ function chartOption(
         showMinLabel: false,
         showMaxLabel: false,
         hideOverlap: true,
-        formatter: (value: number) => quantity.format(value),
+        formatter: (value: number) => tickLabel(quantity, axis, value),
       },
     },
     yAxis: [
@@ -140,6 +143,12 @@ function chartOption(
     ],
   };
 }
+
+/** Months on an axis of many, days on a short one. */
+const tickLabel = (quantity: Quantity, axis: Axis, value: number) => {
+  if (!isDate(quantity.name)) return quantity.format(value);
+  return axis.max - axis.min > MANY_MONTHS_MS ? formatTick(value) : formatShortDay(value);
+};
 
 /** A cumulative curve, from values at even steps of chance. */
 const curveSeries = (curve: number[], lineStyle: { color: string; width: number; type?: "dashed" }) => ({

@@ -60,6 +60,7 @@ export function OddsStage() {
         <Flex align="center">
           <SourcePicker
             label="Odds by"
+            width="13.5rem"
             runs={all}
             value={source.run?.id ?? LIVE}
             first={[LIVE_CHOICE]}

@@ -16,9 +16,7 @@ export function RunInProgress({ plan, run }: { plan: PlanView; run: RunView }) {
   return (
     <Flex direction="column" height="100%" px="5" pt="4" pb="3" data-testid="at-work">
       <Box as="h1" fontSize="21px" fontWeight="600" lineHeight="1.3">
-        {finish
-          ? soFarSentence(sight.outlook.iterations, finish, cost, currency)
-          : `Run ${run.number} is at work.`}
+        {finish ? soFarSentence(finish, cost, currency) : `Run ${run.number} is at work.`}
       </Box>
       <Box role="status" mt="1">
         {progressWords(run)}

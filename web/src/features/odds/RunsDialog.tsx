@@ -73,7 +73,7 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
                   {STATES[run.state] && `, ${STATES[run.state]}`}
                 </Box>
               </Box>
-              <Box width="300px" textAlign="right">
+              <Box width="370px" textAlign="right">
                 {run.levelFinish && (
                   <>
                     P{run.level} <b>{formatDay(run.levelFinish)}</b>

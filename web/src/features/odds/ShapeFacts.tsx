@@ -3,7 +3,13 @@ import { useState } from "react";
 import { formatOne, formatWhole } from "../../shared/format/numbers";
 import type { Quantity, Reading } from "./quantity";
 import { letter } from "./sentences";
-import { isDate } from "./subject";
+
+const ENDS = {
+  finish: ["Earliest", "Latest"],
+  start: ["Earliest", "Latest"],
+  cost: ["Lowest", "Highest"],
+  duration: ["Shortest", "Longest"],
+} as const;
 
 interface Props {
   quantity: Quantity;
@@ -18,14 +24,13 @@ interface Props {
 export function ShapeFacts({ quantity, safe, middle, onRepeat }: Props) {
   const [copied, setCopied] = useState(false);
   const words = letter(quantity, safe, middle);
-  const dates = isDate(quantity.name);
   const facts = [
     ["Mean", quantity.format(quantity.mean)],
     ["Most likely around", quantity.format(quantity.mode)],
     ["Standard deviation", quantity.sd],
     ["Skewness, kurtosis", `${formatOne(quantity.skewness)}, ${formatOne(quantity.kurtosis)}`],
-    [dates ? "Earliest seen" : "Lowest seen", quantity.format(quantity.min)],
-    [dates ? "Latest seen" : "Highest seen", quantity.format(quantity.max)],
+    [`${ENDS[quantity.name][0]} seen`, quantity.format(quantity.min)],
+    [`${ENDS[quantity.name][1]} seen`, quantity.format(quantity.max)],
   ] as const;
   return (
     <>

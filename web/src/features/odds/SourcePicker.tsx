@@ -8,18 +8,19 @@ interface Props {
   label: string;
   runs: RunView[];
   value: string;
+  width: string;
   /** What stands first: the live odds, or nothing. */
   first: { value: string; label: string }[];
   onChange: (source: string) => void;
 }
 
 /** The live odds and the recorded runs, newest first; any that has results can be opened. */
-export function SourcePicker({ label, runs, value, first, onChange }: Props) {
+export function SourcePicker({ label, runs, value, width, first, onChange }: Props) {
   return (
     <Select
       aria-label={label}
       value={value}
-      maxW="14rem"
+      width={width}
       height="28px"
       px="2"
       bg="panel"

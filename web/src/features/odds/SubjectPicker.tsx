@@ -62,7 +62,7 @@ export function SubjectPicker({ plan, subject, onChange }: Props) {
           gap="1.5"
           height="28px"
           px="2.5"
-          maxW="270px"
+          maxW="230px"
           bg="panel"
           borderWidth="1px"
           borderColor="line"

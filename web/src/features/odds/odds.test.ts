@@ -125,10 +125,10 @@ describe("sentences of anything in the plan", () => {
       /^One future in ten starts the project by .*, the planned start itself\.$/,
     );
     expect(readingSentence(work, at(0.8, 104.25, 24.25))).toBe(
-      "Four futures in five work on Access permit at most 104.3 d, 24.3 days more than planned.",
+      "Four futures in five take at most 104.3 d for Access permit, 24.3 days more than planned.",
     );
     expect(readingSentence({ ...cost, named: "Mount" }, at(0.5, 250_000, -10_000))).toMatch(
-      /^Half of all futures spend on Mount at most €250,000, €10.0k below the plan\.$/,
+      /^Half of all futures spend at most €250,000 on Mount, €10.0k below the plan\.$/,
     );
   });
 

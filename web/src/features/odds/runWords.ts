@@ -3,18 +3,13 @@ import { formatWhole } from "../../shared/format/numbers";
 import { type Heading, told } from "../../shared/heading/heading";
 import { shareOfFutures } from "./sentences";
 
-/** "So far, 42,000 futures: four futures in five finish by 25 Oct 2028 and cost at most €5.14m." */
-export function soFarSentence(
-  futures: number,
-  finish: Heading,
-  cost: Heading | undefined,
-  currency: string,
-): string {
+/** "So far four futures in five finish by 25 Oct 2028, and four in five cost at most €5.14m." */
+export function soFarSentence(finish: Heading, cost: Heading | undefined, currency: string): string {
   const share = shareOfFutures(finish.level / 100).toLowerCase();
   const money = cost
-    ? `, and ${shareOfFutures(cost.level / 100).toLowerCase()} cost at most ${told(cost, cost.kept, currency)}`
+    ? `, and ${share.replace(" futures", "")} cost at most ${told(cost, cost.kept, currency)}`
     : "";
-  return `So far, by ${formatWhole(futures)}: ${share} finish by ${told(finish, finish.kept, currency)}${money}.`;
+  return `So far ${share} finish by ${told(finish, finish.kept, currency)}${money}.`;
 }
 
 /** How far a run is, how fast it goes, and how long it will take. */

@@ -25,36 +25,36 @@ export function shareOfFutures(chance: number): string {
 
 const SINGULAR = /^(No|Every|One) future/;
 
-/** What futures do: "finish Primary mirror", "cost". */
-function verb({ name, named }: Quantity, one: boolean): string {
+/** What futures do, and to what: "finish Primary mirror by …", "take at most … for Access permit". */
+function doing({ name, named }: Quantity, one: boolean): { verb: string; upTo: string; of: string } {
   const thing = named ? ` ${named}` : "";
   switch (name) {
     case "finish":
-      return `${one ? "finishes" : "finish"}${thing}`;
+      return { verb: `${one ? "finishes" : "finish"}${thing}`, upTo: "by", of: "" };
     case "start":
-      return `${one ? "starts" : "start"}${thing || " the project"}`;
+      return { verb: `${one ? "starts" : "start"}${thing || " the project"}`, upTo: "by", of: "" };
     case "cost":
-      return named ? `${one ? "spends" : "spend"} on${thing}` : one ? "costs" : "cost";
+      return named
+        ? { verb: one ? "spends" : "spend", upTo: "at most", of: ` on${thing}` }
+        : { verb: one ? "costs" : "cost", upTo: "at most", of: "" };
     case "duration":
-      return named ? `${one ? "works" : "work"} on${thing}` : one ? "takes" : "take";
+      return { verb: one ? "takes" : "take", upTo: "at most", of: named ? ` for${thing}` : "" };
   }
 }
-
-const UP_TO = { finish: "by", start: "by", cost: "at most", duration: "at most" } as const;
 
 /** The reading as a sentence: "Four futures in five finish by 2 Jun 2028, 113 calendar days after the plan date." */
 export function readingSentence(quantity: Quantity, { chance, value, fromPlan }: Reading): string {
   const share = shareOfFutures(chance);
-  const does = verb(quantity, SINGULAR.test(share));
-  return `${share} ${does} ${UP_TO[quantity.name]} ${quantity.format(value)}, ${fromPlanWords(quantity, fromPlan)}.`;
+  const { verb, upTo, of } = doing(quantity, SINGULAR.test(share));
+  return `${share} ${verb} ${upTo} ${quantity.format(value)}${of}, ${fromPlanWords(quantity, fromPlan)}.`;
 }
 
 /** "34 of 100 futures finish between 25 Aug and 25 Oct 2028." */
 export function betweenSentence(quantity: Quantity, one: Reading, other: Reading): string {
   const [low, high] = one.value <= other.value ? [one, other] : [other, one];
   const share = shareOfFutures(Math.max(0, high.chance - low.chance));
-  const does = verb(quantity, SINGULAR.test(share));
-  return `${share} ${does} between ${quantity.format(low.value)} and ${quantity.format(high.value)}.`;
+  const { verb, of } = doing(quantity, SINGULAR.test(share));
+  return `${share} ${verb} between ${quantity.format(low.value)} and ${quantity.format(high.value)}${of}.`;
 }
 
 function fromPlanWords({ name, formatFromPlan }: Quantity, fromPlan: number): string {
@@ -79,8 +79,9 @@ const PLANNED = {
 } as const;
 
 /** What the plan's own value is worth. */
-export function planSentence({ name, plan, format }: Quantity): string {
-  return `${PLANNED[name]}, ${format(plan.value)}, has a chance of ${formatChance(plan.chance)}.`;
+export function planSentence({ name, named, plan, format }: Quantity): string {
+  const what = named && name === "finish" ? "The planned finish" : PLANNED[name];
+  return `${what}, ${format(plan.value)}, has a chance of ${formatChance(plan.chance)}.`;
 }
 
 export function targetSentence({ name, named, target, format }: Quantity): string {
@@ -106,9 +107,9 @@ export function letter(quantity: Quantity, safe: Reading | undefined, middle: Re
   const whose = named ? `${named}: ` : "";
   const promise =
     safe &&
-    `${whose}${whose ? "to" : "To"} be ${formatChance(safe.chance)} sure, promise ${name === "duration" ? "no less than " : ""}${format(safe.value)}.`;
+    `${whose}${whose ? "to" : "To"} be ${formatChance(safe.chance)} sure, ${name === "duration" ? "allow" : "promise"} ${format(safe.value)}.`;
   const share = shareOfFutures(1 - plan.chance).toLowerCase();
-  const missed = `Promising the plan means being ${MISSED[name]} in ${share}`;
+  const missed = `${name === "duration" ? "Allowing what is planned" : "Promising the plan"} means being ${MISSED[name]} in ${share}`;
   const by =
     middle && middle.fromPlan > 0
       ? `, by ${fromPlanWords(quantity, middle.fromPlan).replace(/ (after|above|more).*/, "")} in the middle case`

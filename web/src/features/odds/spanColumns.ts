@@ -47,11 +47,19 @@ export function spanSentence(plan: PlanView, simulated: Simulated, id: string): 
     const of = (percent: number) => at(span[what], levels, percent);
     const [early, middle, kept, late] = [of(10), of(50), of(level), of(90)];
     if (early === undefined || middle === undefined || kept === undefined || late === undefined) return "";
-    if (early === late) return formatDay(middle);
-    const range = `P10 ${formatShortDay(early)}, P90 ${formatDay(late)}`;
-    return `${formatDay(middle)} in the middle case (${what === "finish" ? `P${level} ${formatDay(kept)}; ` : ""}${range})`;
+    if (early === late) return `on ${formatDay(middle)}`;
+    const levelled = what === "finish" && level > 10 && level < 90 ? [kept] : [];
+    const [p10 = "", ...rest] = inOneYear([early, ...levelled, late]);
+    const names = [...levelled.map(() => level), 90];
+    return `about ${formatDay(middle)} (P10 ${p10}, ${rest.map((day, i) => `P${names[i]} ${day}`).join(", ")})`;
   };
-  return `${row.name} starts ${said("start")}, and finishes ${said("finish")}. ${drivesWords(span)}`;
+  return `${row.name} starts ${said("start")} and finishes ${said("finish")}. ${drivesWords(span)}`;
+}
+
+/** Days in rising order, each with its year only where the next one lies in another. */
+function inOneYear(times: number[]): string[] {
+  const year = (time: number | undefined) => time !== undefined && new Date(time).getUTCFullYear();
+  return times.map((time, i) => (year(time) === year(times[i + 1]) ? formatShortDay(time) : formatDay(time)));
 }
 
 function drivesWords({ criticality }: Span): string {

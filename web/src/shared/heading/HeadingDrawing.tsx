@@ -7,6 +7,8 @@ const TOP = 20;
 const FOOT = 20;
 const MARGIN = 0.05;
 const LABEL_EVERY = 90;
+/** Half of what a label takes: none is cut at the edge. */
+const LABEL_ROOM = 22;
 
 interface Props {
   heading: Heading;
@@ -51,9 +53,11 @@ export function HeadingDrawing({ heading, pinned, currency, width, height = LOW,
       {axisTicks(heading, low, high, Math.max(2, Math.floor(width / LABEL_EVERY)), currency).map((tick) => (
         <g key={tick.value}>
           <line x1={x(tick.value)} x2={x(tick.value)} y1={15} y2={base} stroke="var(--chakra-colors-line)" />
-          <text x={x(tick.value)} y={11} textAnchor="middle" fill="var(--chakra-colors-soft-ink)">
-            {tick.label}
-          </text>
+          {x(tick.value) > LABEL_ROOM && x(tick.value) < width - LABEL_ROOM && (
+            <text x={x(tick.value)} y={11} textAnchor="middle" fill="var(--chakra-colors-soft-ink)">
+              {tick.label}
+            </text>
+          )}
         </g>
       ))}
       <line x1={0} x2={width} y1={base} y2={base} stroke="var(--chakra-colors-strong-line)" />

@@ -8,6 +8,9 @@ import org.openqa.selenium.Keys;
 /** Recorded runs, looked into: one future, time and money together, what changed since. */
 class OddsJourneyTest extends Journey {
     private static final String FUTURE = "[data-testid='future']";
+    private static final String READING = "[data-testid='reading']";
+    private static final String SOURCE = "[aria-label='Odds by'] option:checked";
+    private static final String FINISH = "[data-heading='finish']";
     private static final String JOINT = "[data-testid='joint']";
 
     private void simulate() {
@@ -17,8 +20,9 @@ class OddsJourneyTest extends Journey {
         browser.enter("input[aria-label='Iterations']", "2000");
         browser.enter("input[aria-label='Seed']", "4711");
         browser.type(Keys.ESCAPE);
-        browser.press("Simulate");
-        browser.read("[data-testid='reading']", "Four futures in five finish by");
+        browser.press("Record a run");
+        browser.read(SOURCE, "Run 1");
+        browser.read(READING, "Four futures in five finish by");
     }
 
     @Test
@@ -71,12 +75,14 @@ class OddsJourneyTest extends Journey {
         browser.enter("input[aria-label='Iterations']", "400000");
         browser.enter("input[aria-label='Name']", "For the board");
         browser.type(Keys.ESCAPE);
-        browser.press("Simulate");
+        browser.press("Record a run");
         browser.press("Hold");
-        browser.read("main [role='status']", "Held at");
+        browser.read("[data-testid='at-work'] [role='status']", "Held at");
+        browser.read("[data-testid='at-work']", "So far four futures in five finish by");
+        browser.see("[data-growing='finish'] svg");
         browser.press("Go on");
         browser.press("Stop and keep");
-        browser.read("[data-testid='reading']", "Four futures in five finish by");
+        browser.read(READING, "Four futures in five finish by");
         browser.goTo("Ranges");
         browser.select("S20", "high");
         browser.type("190", Keys.ENTER);
@@ -91,5 +97,102 @@ class OddsJourneyTest extends Journey {
         browser.isGone("[data-run='1']");
         browser.press("Take back");
         browser.read("[data-run='1']", "stopped early");
+    }
+
+    private void lookAt(String text) {
+        browser.see("[aria-label='Odds of what']").click();
+        browser.fill("[aria-label='Look for a branch, milestone or activity']", text);
+        browser.type(Keys.ENTER);
+    }
+
+    @Test
+    void anythingInThePlanIsLookedAtLiveBetweenTwoValuesAndInTheLevelsThatAreWanted() {
+        bringIn(DEMO);
+        browser.goTo("Odds");
+        browser.read(READING, "Four futures in five finish by");
+        browser.read("[aria-label='Contingency']", "calendar days");
+        browser.read("[aria-label='Contingency']", "of the plan");
+        lookAt("Primary");
+        browser.read(READING, "Four futures in five finish Primary mirror by");
+        lookAt("S20");
+        browser.press("Duration");
+        browser.read(READING, "for Environmental and access permit");
+        browser.enter("[aria-label='Amount']", "100");
+        browser.read(READING, "take at most 100 d");
+        browser.enter("[aria-label='Amount']", "long");
+        browser.read("main [role='alert']", "a number of days such as 85, not “long”");
+        browser.type(Keys.ESCAPE);
+        browser.see("[aria-label='Between two']").click();
+        browser.read(READING, "between");
+        browser.enter("[aria-label='Second chance in percent']", "10");
+        browser.enter("[aria-label='Chance in percent']", "90");
+        browser.read(READING, "80 of 100 futures take between");
+        browser.press("Cost");
+        browser.read("main [role='alert']", "No money stands on");
+        lookAt("project");
+        browser.read(READING, "cost at most");
+    }
+
+    @Test
+    void aRunIsPutBesideTheLiveOddsAndSaysWhatIsChanceAndWhatChanged() {
+        bringIn(DEMO);
+        browser.goTo("Odds");
+        browser.see("[aria-label='Settings of the run']").click();
+        browser.enter("input[aria-label='Iterations']", "5000");
+        browser.enter("input[aria-label='Seed']", "4711");
+        browser.type(Keys.ESCAPE);
+        browser.press("Record a run");
+        browser.read(SOURCE, "Run 1");
+        String run = browser.see("[aria-label='Odds by']").getAttribute("value");
+        browser.chooseOption("[aria-label='Odds by']", "live");
+        browser.chooseOption("[aria-label='Compare with']", run);
+        browser.read("[data-testid='beside']", "P80 is the same as by run 1. Both drew the same random numbers");
+        browser.goTo("Ranges");
+        browser.select("S20", "high");
+        browser.type("240", Keys.ENTER);
+        browser.read(Browser.cell("S20", "high"), "240");
+        browser.goTo("Odds");
+        browser.read(READING, "Four futures in five finish by");
+        browser.chooseOption("[aria-label='Compare with']", run);
+        browser.read("[data-testid='beside']", "later than by run 1");
+        browser.press("What changed in between");
+        browser.read("[data-testid='beside']", "Activity S20, Environmental and access permit: estimate changed.");
+        browser.press("Repeat with other seeds");
+        browser.read("[role='dialog'] [role='status']", "10 of 10 repeats");
+        assertThat(browser.all("[data-strip='finish 80'] circle")).hasSize(10);
+    }
+
+    @Test
+    void thePlanIsShownAsItMayTurnOutDownToALevelAndTellsTheRangesOfARow() {
+        bringIn(DEMO);
+        browser.goTo("Odds");
+        browser.press("As it may turn out");
+        browser.select("E70", "name");
+        browser.read("[data-testid='span']", "Erect enclosure steelwork starts about");
+        browser.read("[data-testid='span']", "It drives the finish in");
+        browser.chooseOption("[aria-label='Rows shown']", "1");
+        browser.isGone("[data-row='E70']");
+        browser.read("[data-row='E']", "100 %");
+        browser.chooseOption("[aria-label='Rows shown']", "all");
+        browser.see("[data-row='E70']");
+    }
+
+    @Test
+    void theLevelThatMattersIsTheProjectsChoiceAndTwoPeopleSeeTheSameOdds() {
+        bringIn(DEMO);
+        browser.read(FINISH, "Finish P80");
+        try (Browser other = new Browser()) {
+            other.open(browser.address());
+            other.read(FINISH, "Finish P80");
+            browser.see("[aria-label='More for the plan']").click();
+            browser.pick("Settings of the project…");
+            browser.enterLabelled("Confidence, %", "101");
+            browser.read("[role='alert']", "from 1 to 99, not “101”");
+            browser.enterLabelled("Confidence, %", "90");
+            String p90 = browser.read(FINISH, "Finish P90");
+            assertThat(other.read(FINISH, "Finish P90")).isEqualTo(p90);
+            other.goTo("Odds");
+            other.read(READING, "Nine futures in ten finish by");
+        }
     }
 }

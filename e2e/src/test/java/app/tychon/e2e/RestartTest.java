@@ -24,22 +24,23 @@ class RestartTest {
             browser.choose("[aria-label='Project file or schedule']", DEMO.toString());
             browser.see("[role='treegrid'][aria-label='Plan']");
             browser.goTo("Odds");
-            browser.press("Simulate");
+            browser.press("Record a run");
+            browser.read("[aria-label='Odds by'] option:checked", "Run 1");
             reading = browser.read(READING, "Four futures in five finish by");
-            run = browser.see("[aria-label='Recorded run'] option:checked").getText();
+            run = browser.see("[aria-label='Odds by'] option:checked").getText();
             stage = browser.address().substring(server.address().length());
         }
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
             browser.open(server.address() + stage);
             assertThat(browser.read(READING, "Four futures in five finish by")).isEqualTo(reading);
-            assertThat(browser.see("[aria-label='Recorded run'] option:checked").getText())
+            assertThat(browser.see("[aria-label='Odds by'] option:checked").getText())
                     .isEqualTo(run);
         }
     }
 
     @Test
-    void aRunAtWorkWhenTheServerStopsKeepsWhatItHas(@TempDir Path folder) {
+    void aRunAtWorkWhenTheServerStopsKeepsWhatItHasAndGoesOn(@TempDir Path folder) {
         String stage;
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
@@ -50,14 +51,22 @@ class RestartTest {
             browser.see("[aria-label='Settings of the run']").click();
             browser.enter("input[aria-label='Iterations']", "1000000");
             browser.type(Keys.ESCAPE);
-            browser.press("Simulate");
+            browser.press("Record a run");
             browser.read("[role='status']", "a second");
             stage = browser.address().substring(server.address().length());
         }
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
             browser.open(server.address() + stage);
-            browser.read("[aria-label='Recorded run']", "stopped early");
+            browser.read("[aria-label='Odds by'] option:checked", "interrupted");
+            browser.read(READING, "Four futures in five finish by");
+            // It goes on to where it was to end, and can be stopped again.
+            browser.see("[aria-label='Recorded runs']").click();
+            browser.read("[data-run='1']", "interrupted");
+            browser.press("Go on with it");
+            browser.read("[data-testid='at-work']", "of 1,000,000 futures");
+            browser.press("Stop and keep");
+            browser.read("[aria-label='Odds by'] option:checked", "stopped early");
             browser.read(READING, "Four futures in five finish by");
         }
     }

@@ -10,6 +10,7 @@ import app.tychon.core.simulation.RunResult;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 
 /**
  * What a run came to, ready to be stored in one go.
@@ -22,15 +23,17 @@ record PackedRun(
 
     /** @param level chance of the headline, 0 to 1 */
     static PackedRun of(UUID run, Plan plan, RunResult result, double level) {
+        CompletableFuture<byte[]> results = CompletableFuture.supplyAsync(() -> ResultCodec.encode(result));
+        List<RunOutputEntity> outputs = result.outputs().parallelStream()
+                .map((Output output) -> new RunOutputEntity(run, output.id(), OutputCodec.encode(output)))
+                .toList();
         double finish =
                 DateSample.of(result.finish(), WorkingTimes.ofProject(plan)).percentile(level);
         return new PackedRun(
                 result.iterations(),
                 Instants.toCivil(finish),
                 result.hasMoney() ? Sample.of(result.cost().totals()).percentile(level) : null,
-                ResultCodec.encode(result),
-                result.outputs().parallelStream()
-                        .map((Output output) -> new RunOutputEntity(run, output.id(), OutputCodec.encode(output)))
-                        .toList());
+                results.join(),
+                outputs);
     }
 }

@@ -58,11 +58,12 @@ final class Packing {
         return values;
     }
 
-    /** Samples hardly compress further at higher levels; speed matters more. */
+    /** Samples hardly compress further at higher levels, and hardly repeat themselves; speed matters more. */
     private static final class FastGzip extends GZIPOutputStream {
         FastGzip(ByteArrayOutputStream out) throws IOException {
             super(out, 1 << 16);
             def.setLevel(Deflater.BEST_SPEED);
+            def.setStrategy(Deflater.HUFFMAN_ONLY);
         }
     }
 }
