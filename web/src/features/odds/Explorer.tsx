@@ -5,6 +5,7 @@ import { refusalOf } from "../../shared/api/edits";
 import { Notice } from "../../shared/ui/Notice";
 import { useDebounced } from "../../shared/ui/useDebounced";
 import { BesideNote } from "./BesideNote";
+import { ChartTable } from "./ChartTable";
 import { ConfidenceTable } from "./ConfidenceTable";
 import { Contingency } from "./Contingency";
 import { ExplorerBar } from "./ExplorerBar";
@@ -119,6 +120,7 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
                 revision={plan.project.revision}
               />
             )}
+            <ChartTable quantity={quantity} />
             <Box ref={chart} flex="1" minHeight="0">
               <OddsChart
                 quantity={quantity}

@@ -24,7 +24,7 @@ export function RunSettings({ plan }: { plan: PlanView }) {
   const text = (
     label: string,
     help: string,
-    field: "iterations" | "tolerance" | "seed" | "threads" | "name",
+    field: "iterations" | "tolerance" | "certainty" | "seed" | "threads" | "name",
   ) => (
     <Field.Root>
       <Field.Label>{label}</Field.Label>
@@ -67,6 +67,11 @@ export function RunSettings({ plan }: { plan: PlanView }) {
                 "Until steady, %",
                 `Stops sooner, once mean and P${plan.project.confidence} are known to this share of their standard deviation, such as 2. Empty for all iterations.`,
                 "tolerance",
+              )}
+              {text(
+                "Certainty of that, %",
+                "Of the intervals by which a run is judged to be steady; empty for 95.",
+                "certainty",
               )}
               {text(
                 "Seed",

@@ -7,6 +7,8 @@ interface Typed {
   seed: string;
   /** Percent of the standard deviation at which the run is steady enough to stop; empty for all iterations. */
   tolerance: string;
+  /** Percent of certainty of the intervals by which that is judged; empty for 95. */
+  certainty: string;
   sampling: "latin" | "plain";
   /** How many work at once; empty for all. */
   threads: string;
@@ -19,6 +21,7 @@ export const FRESH: Typed = {
   iterations: "10,000",
   seed: "",
   tolerance: "",
+  certainty: "",
   sampling: "latin",
   threads: "",
   drawing: true,
@@ -49,9 +52,21 @@ function whole(
     : { refusal };
 }
 
+/** A percentage within limits, likewise. */
+function share(
+  text: string,
+  least: number,
+  most: number,
+  refusal: string,
+): number | undefined | { refusal: string } {
+  if (!given(text)) return undefined;
+  const value = parseNumber(text.replace(/%$/, ""));
+  return value !== undefined && value >= least && value <= most ? value : { refusal };
+}
+
 /** The run that the settings ask for, or why they ask for none. */
 export function runRequest(typed: Typed): { run: RunRequest } | { refusal: string } {
-  const { iterations, seed, tolerance, sampling, threads, drawing, name, note } = typed;
+  const { iterations, seed, tolerance, certainty, sampling, threads, drawing, name, note } = typed;
   const count = whole(
     given(iterations) ? iterations : "none",
     100,
@@ -66,15 +81,15 @@ export function runRequest(typed: Typed): { run: RunRequest } | { refusal: strin
   );
   const many = whole(threads, 1, 256, `Threads must be a whole number from 1 to 256, not “${threads}”.`);
   for (const one of [count, chosen, many]) if (typeof one === "object") return one;
-  const percent = given(tolerance) ? parseNumber(tolerance.replace(/%$/, "")) : undefined;
-  if (given(tolerance) && (percent === undefined || percent < 0.5 || percent > 100)) {
-    return { refusal: `A tolerance lies between 0.5 and 100 %, not “${tolerance}”.` };
-  }
+  const percent = share(tolerance, 0.5, 100, `A tolerance lies between 0.5 and 100 %, not “${tolerance}”.`);
+  const sure = share(certainty, 50, 99.9, `A certainty lies between 50 and 99.9 %, not “${certainty}”.`);
+  for (const one of [percent, sure]) if (typeof one === "object") return one;
   return {
     run: {
       iterations: count as number,
       ...(chosen !== undefined && { seed: chosen as number }),
-      ...(percent !== undefined && { tolerance: percent / 100 }),
+      ...(percent !== undefined && { tolerance: (percent as number) / 100 }),
+      ...(sure !== undefined && { certainty: (sure as number) / 100 }),
       ...(sampling === "plain" && { sampling }),
       ...(many !== undefined && { threads: many as number }),
       ...(!drawing && { drawing }),

@@ -81,7 +81,9 @@ export function takeRun(client: QueryClient, project: string, run: RunView, newe
     const known = runs.find((other) => other.id === run.id);
     if (!known) return [run, ...runs];
     const goesBack = !newer && run.state === "running";
-    return goesBack ? runs : runs.map((other) => (other.id === run.id ? run : other));
+    // What is told to everybody does not say whose it is.
+    const told = { ...run, own: run.own ?? known.own };
+    return goesBack ? runs : runs.map((other) => (other.id === run.id ? told : other));
   });
 }
 

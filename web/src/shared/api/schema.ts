@@ -1301,6 +1301,10 @@ export interface components {
             };
             exceptions: components["schemas"]["ExceptionWords"][];
         };
+        Called: {
+            name?: string;
+            note?: string;
+        };
         CellProblem: {
             /** Format: int32 */
             row: number;
@@ -1940,6 +1944,8 @@ export interface components {
             seed?: number;
             /** Format: double */
             tolerance?: number;
+            /** Format: double */
+            certainty?: number;
             sampling?: string;
             /** Format: int32 */
             threads?: number;
@@ -1975,11 +1981,8 @@ export interface components {
             /** Format: double */
             levelCost?: number;
             failure?: string;
+            own?: boolean;
             progress?: components["schemas"]["Progress"];
-        };
-        RunWords: {
-            name?: string;
-            note?: string;
         };
         SampleRow: {
             /** Format: int32 */
@@ -2984,7 +2987,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RunWords"];
+                "application/json": components["schemas"]["Called"];
             };
         };
         responses: {

@@ -1,9 +1,11 @@
--- How sure promises are to be, and what a run says at that level.
+-- How sure promises are to be, what a run says at that level, who made it, and how sure its intervals are.
 ALTER TABLE project
     ADD COLUMN confidence INT NOT NULL DEFAULT 80 COMMENT 'percent' AFTER target_cost;
 
 ALTER TABLE run
     CHANGE COLUMN p80_finish level_finish DATETIME NULL COMMENT 'finish kept with the level',
+    ADD COLUMN made_by VARCHAR(60) NULL COMMENT 'key of the person' AFTER note,
+    ADD COLUMN certainty DOUBLE NULL COMMENT 'of the intervals by which it is steady' AFTER tolerance,
     ADD COLUMN level INT NOT NULL DEFAULT 80 COMMENT 'percent' AFTER revision,
     ADD COLUMN level_cost DOUBLE NULL AFTER level_finish;
 

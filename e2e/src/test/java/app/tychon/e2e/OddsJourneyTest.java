@@ -126,7 +126,7 @@ class OddsJourneyTest extends Journey {
         browser.read(READING, "between");
         browser.enter("[aria-label='Second chance in percent']", "10");
         browser.enter("[aria-label='Chance in percent']", "90");
-        browser.read(READING, "80 of 100 futures take between");
+        browser.read(READING, "Four futures in five take between");
         browser.press("Cost");
         browser.read("main [role='alert']", "No money stands on");
         lookAt("project");
@@ -172,7 +172,7 @@ class OddsJourneyTest extends Journey {
         browser.read("[data-testid='span']", "It drives the finish in");
         browser.chooseOption("[aria-label='Rows shown']", "1");
         browser.isGone("[data-row='E70']");
-        browser.read("[data-row='E']", "100 %");
+        browser.read("[data-row='E']", "65 %");
         browser.chooseOption("[aria-label='Rows shown']", "all");
         browser.see("[data-row='E70']");
     }

@@ -25,5 +25,5 @@ public interface Interim {
      *
      * @param count at most as many as {@link #values} gave
      */
-    double unsteadiness(double level, int count);
+    double unsteadiness(double level, double certainty, int count);
 }

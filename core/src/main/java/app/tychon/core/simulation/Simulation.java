@@ -105,16 +105,16 @@ public final class Simulation {
     /** Whether finish, cost and every watched finish are known well enough. */
     private boolean isSteady(int done) {
         return settings.until()
-                .filter(until -> unsteadiness(until.level(), done) <= until.tolerance())
+                .filter(until -> unsteadiness(until.level(), until.certainty(), done) <= until.tolerance())
                 .isPresent();
     }
 
     /** Finishes count in working time: that two futures lie on either side of a weekend is no uncertainty. */
-    private double unsteadiness(double level, int done) {
+    private double unsteadiness(double level, double certainty, int done) {
         return Stream.concat(
                         Stream.of(samples.duration, samples.cost(plan, done).totals()),
                         outputs.watchedFinishes(done).stream())
-                .mapToDouble(values -> Steadiness.width(level, values, done))
+                .mapToDouble(values -> Steadiness.width(level, certainty, values, done))
                 .max()
                 .orElse(0);
     }
@@ -131,8 +131,8 @@ public final class Simulation {
         }
 
         @Override
-        public double unsteadiness(double level, int count) {
-            return Simulation.this.unsteadiness(level, count);
+        public double unsteadiness(double level, double certainty, int count) {
+            return Simulation.this.unsteadiness(level, certainty, count);
         }
     }
 

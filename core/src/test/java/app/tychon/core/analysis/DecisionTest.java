@@ -262,8 +262,8 @@ class DecisionTest {
 
     private static double width(Steadiness enough, RunResult run, int iterations) {
         return Math.max(
-                Steadiness.width(enough.level(), run.duration(), iterations),
-                Steadiness.width(enough.level(), run.cost().totals(), iterations));
+                Steadiness.width(enough.level(), enough.certainty(), run.duration(), iterations),
+                Steadiness.width(enough.level(), enough.certainty(), run.cost().totals(), iterations));
     }
 
     private static RunResult steady(CompiledPlan plan, Steadiness enough, int threads) {

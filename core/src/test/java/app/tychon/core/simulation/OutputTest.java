@@ -149,7 +149,7 @@ class OutputTest {
                 Interim.Values values = interim.values();
                 if (values.iterations() > 0) {
                     seen.add(values);
-                    widths.add(interim.unsteadiness(0.8, values.iterations()));
+                    widths.add(interim.unsteadiness(0.8, 0.95, values.iterations()));
                 }
             }
         };

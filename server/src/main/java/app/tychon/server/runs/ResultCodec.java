@@ -37,6 +37,7 @@ final class ResultCodec {
             Optional<Steadiness> until = result.settings().until();
             out.writeDouble(until.map(Steadiness::tolerance).orElse(0.0));
             out.writeDouble(until.map(Steadiness::level).orElse(0.0));
+            out.writeDouble(until.map(Steadiness::certainty).orElse(0.0));
             out.writeInt(result.iterations());
             out.writeDouble(result.planFinish());
             out.writeDouble(result.planDuration());
@@ -98,7 +99,7 @@ final class ResultCodec {
             Sampling sampling = Sampling.valueOf(in.readUTF());
             int threads = in.readInt();
             RunSettings settings =
-                    new RunSettings(asked, seed, sampling, threads, whole ? until(in) : Optional.empty());
+                    new RunSettings(asked, seed, sampling, threads, whole ? until(in, format) : Optional.empty());
             int iterations = in.readInt();
             double planFinish = in.readDouble();
             double planDuration = in.readDouble();
@@ -127,10 +128,11 @@ final class ResultCodec {
         });
     }
 
-    private static Optional<Steadiness> until(DataInputStream in) throws IOException {
+    private static Optional<Steadiness> until(DataInputStream in, int format) throws IOException {
         double tolerance = in.readDouble();
         double level = in.readDouble();
-        return tolerance == 0 ? Optional.empty() : Optional.of(new Steadiness(tolerance, level));
+        double certainty = format >= 3 ? in.readDouble() : Steadiness.USUAL_CERTAINTY;
+        return tolerance == 0 ? Optional.empty() : Optional.of(new Steadiness(tolerance, level, certainty));
     }
 
     private static List<ActivityResult> activities(DataInputStream in, boolean whole) throws IOException {

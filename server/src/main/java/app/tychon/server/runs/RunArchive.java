@@ -42,10 +42,10 @@ public class RunArchive {
 
     /** Records that a run has begun, with its inputs as they are now. */
     @Transactional
-    public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings, String name, String note) {
+    public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings, RunWords words) {
         projects.findForEditing(project).orElseThrow(() -> new NotFoundException("There is no such project."));
-        RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan);
-        run.call(name, note);
+        RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan, words.person());
+        run.call(words.name(), words.note());
         records.insert(run, new RunDataEntity(run.id(), compress(plan.plan())));
         return run;
     }
@@ -86,8 +86,8 @@ public class RunArchive {
     }
 
     @Transactional(readOnly = true)
-    public List<RunView> list(UUID project) {
-        return records.ofProject(project).stream().map(RunEntity::view).toList();
+    public List<RunView> list(UUID project, String reader) {
+        return records.ofProject(project).stream().map(run -> run.view(reader)).toList();
     }
 
     @Transactional(readOnly = true)

@@ -1,9 +1,11 @@
 package app.tychon.server.runs;
 
 import app.tychon.core.model.Plan;
+import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.InputChange;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.project.ProjectService;
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
@@ -17,6 +19,7 @@ import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -38,15 +41,20 @@ class RunController {
     }
 
     @GetMapping("/projects/{id}/runs")
-    List<RunView> listRuns(@PathVariable UUID id) {
+    List<RunView> listRuns(
+            @PathVariable UUID id,
+            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String person) {
         projects.find(id);
-        return runs.list(id);
+        return runs.list(id, person);
     }
 
     @PostMapping("/projects/{id}/runs")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    RunView startRun(@PathVariable UUID id, @Valid @RequestBody RunRequest request) {
-        return runs.start(id, request);
+    RunView startRun(
+            @PathVariable UUID id,
+            @Valid @RequestBody RunRequest request,
+            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String person) {
+        return runs.start(id, request, person);
     }
 
     @GetMapping("/runs/{run}")
@@ -73,17 +81,19 @@ class RunController {
     /** A new run of the same inputs with the same settings, which gives the same numbers. */
     @PostMapping("/runs/{run}/again")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    RunView runAgain(@PathVariable UUID run) {
-        return runs.again(run);
+    RunView runAgain(
+            @PathVariable UUID run,
+            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String person) {
+        return runs.again(run, person);
     }
 
     /** What a run is called and why it was made. */
-    record RunWords(
+    record Called(
             @Nullable @Size(max = 120, message = "a name has at most 120 characters") String name,
             @Nullable @Size(max = 2000, message = "a note has at most 2,000 characters") String note) {}
 
     @PatchMapping("/runs/{run}")
-    RunView callRun(@PathVariable UUID run, @Valid @RequestBody RunWords body) {
+    RunView callRun(@PathVariable UUID run, @Valid @RequestBody Called body) {
         return archive.call(run, body.name(), body.note());
     }
 

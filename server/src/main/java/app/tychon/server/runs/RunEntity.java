@@ -28,6 +28,7 @@ class RunEntity {
     private int number;
     private String name;
     private String note;
+    private String madeBy;
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "varchar(20)")
@@ -37,6 +38,7 @@ class RunEntity {
     private LocalDateTime endedAt;
     private int asked;
     private Double tolerance;
+    private Double certainty;
     private int done;
     private long seed;
 
@@ -55,16 +57,18 @@ class RunEntity {
 
     protected RunEntity() {}
 
-    RunEntity(UUID projectId, int number, RunSettings settings, LoadedPlan plan) {
+    RunEntity(UUID projectId, int number, RunSettings settings, LoadedPlan plan, String person) {
         id = Ids.next();
         this.projectId = projectId;
         this.number = number;
         revision = plan.revision();
         level = plan.plan().project().targets().confidence();
+        madeBy = person;
         state = RunState.RUNNING;
         startedAt = LocalDateTime.now(ZoneOffset.UTC);
         asked = settings.iterations();
         tolerance = settings.until().map(Steadiness::tolerance).orElse(null);
+        certainty = settings.until().map(Steadiness::certainty).orElse(null);
         seed = settings.seed();
         sampling = settings.sampling();
     }
@@ -89,7 +93,7 @@ class RunEntity {
                 seed,
                 sampling,
                 threads,
-                Optional.ofNullable(tolerance).map(t -> new Steadiness(t, level / 100.0)));
+                Optional.ofNullable(tolerance).map(t -> new Steadiness(t, level / 100.0, certainty())));
     }
 
     long revision() {
@@ -137,6 +141,11 @@ class RunEntity {
         return state != RunState.RUNNING && done > 0;
     }
 
+    /** Runs of before it was a choice had 95 %. */
+    private double certainty() {
+        return certainty == null ? Steadiness.USUAL_CERTAINTY : certainty;
+    }
+
     int level() {
         return level;
     }
@@ -149,13 +158,19 @@ class RunEntity {
         return projectId;
     }
 
+    /** For whoever listens. */
     RunView view() {
+        return view(null);
+    }
+
+    /** @param reader who asks; null where that is not known */
+    RunView view(String reader) {
         return new RunView(
                 id,
                 number,
                 name,
                 note,
-                state.name().toLowerCase(Locale.ROOT),
+                state.word(),
                 startedAt.toInstant(ZoneOffset.UTC),
                 asked,
                 tolerance,
@@ -167,6 +182,7 @@ class RunEntity {
                 levelFinish,
                 levelCost,
                 failure,
+                reader == null ? null : reader.equals(madeBy),
                 null);
     }
 }

@@ -20,6 +20,7 @@ import java.util.concurrent.ThreadLocalRandom;
  * @param seed the seed to use; a new one is chosen where there is none
  * @param tolerance stops sooner, once mean and the project's percentile of finish, cost and watched activities are known to
  *     this share of their standard deviation; absent for all iterations
+ * @param certainty of the intervals by which that is judged, 0.5 to 0.999; 0.95 where it is absent
  * @param sampling latin (Latin hypercube) or plain; latin where it is absent
  * @param threads how many work at once; as many as there are processors where it is absent. The numbers do not depend on it
  * @param drawing whether to tell what has been seen while it runs; true where it is absent
@@ -42,6 +43,10 @@ record RunRequest(
                         message = "a tolerance lies between 0.5 % and 100 % of the standard deviation")
                 @DecimalMax(value = "1", message = "a tolerance lies between 0.5 % and 100 % of the standard deviation")
                 Double tolerance,
+        @Nullable
+                @DecimalMin(value = "0.5", message = "the certainty of an interval lies between 50 % and 99.9 %")
+                @DecimalMax(value = "0.999", message = "the certainty of an interval lies between 50 % and 99.9 %")
+                Double certainty,
         @Nullable @Pattern(regexp = "latin|plain", message = "sampling is latin or plain") String sampling,
         @Nullable
                 @Min(value = 1, message = "at least one thread is needed")
@@ -63,7 +68,9 @@ record RunRequest(
                 chosen,
                 "plain".equals(sampling) ? Sampling.PLAIN : Sampling.LATIN,
                 threads == null ? Runtime.getRuntime().availableProcessors() : threads,
-                Optional.ofNullable(tolerance).map(t -> new Steadiness(t, level)));
+                Optional.ofNullable(tolerance)
+                        .map(t ->
+                                new Steadiness(t, level, certainty == null ? Steadiness.USUAL_CERTAINTY : certainty)));
     }
 
     boolean isDrawn() {

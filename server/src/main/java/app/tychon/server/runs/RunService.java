@@ -5,10 +5,13 @@ import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.Steadiness;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import jakarta.annotation.PreDestroy;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -19,27 +22,43 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.TransactionException;
 
 /** Simulates recorded runs, one at a time on all cores, and tells of their progress. */
 @Service
 class RunService {
     private static final Logger LOG = LoggerFactory.getLogger(RunService.class);
     private static final int SECONDS_TO_STORE = 30;
+    /** How often storing is tried while the database does not answer. */
+    private static final int TRIES = 30;
+
+    private static final String NOT_KEPT = "The run could not be simulated or stored; nothing of it was kept.";
+    private static final Duration LEFT_BEHIND = Duration.ofMinutes(1);
 
     private final PlanStore plans;
     private final RunArchive archive;
     private final ProjectEvents events;
+    private final Duration breath;
     private final ExecutorService queue = Executors.newSingleThreadExecutor(task -> new Thread(task, "runs"));
     private final Map<UUID, ActiveRun> active = new ConcurrentHashMap<>();
     private volatile boolean closing;
 
+    @Autowired
     RunService(PlanStore plans, RunArchive archive, ProjectEvents events) {
+        this(plans, archive, events, Duration.ofSeconds(2));
+    }
+
+    /** @param breath how long to wait for a database that does not answer before it is tried again */
+    RunService(PlanStore plans, RunArchive archive, ProjectEvents events, Duration breath) {
         this.plans = plans;
         this.archive = archive;
         this.events = events;
+        this.breath = breath;
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -49,29 +68,31 @@ class RunService {
     }
 
     /** Begins a run of the project as it stands and returns at once. */
-    RunView start(UUID project, RunRequest request) {
+    RunView start(UUID project, RunRequest request, String person) {
         LoadedPlan plan = plans.find(project);
         RunSettings settings = request.settings(plan.plan().project().targets().level());
-        RunEntity run = archive.begin(project, plan, settings, request.name(), request.note());
-        return work(run, plan, settings, request.isDrawn());
+        RunEntity run = archive.begin(project, plan, settings, new RunWords(request.name(), request.note(), person));
+        return work(run, plan, settings, request.isDrawn(), person);
     }
 
     /** Begins a run of the inputs another run was made from, with its settings: the numbers are the same. */
-    RunView again(UUID id) {
+    RunView again(UUID id, String person) {
         RunArchive.Begun begun = archive.begun(id);
         RunSettings settings = begun.run().settings(Runtime.getRuntime().availableProcessors());
         String name = "Run " + begun.run().view().number() + " again";
-        RunEntity run = archive.begin(begun.run().projectId(), begun.plan(), settings, name, null);
-        return work(run, begun.plan(), settings, true);
+        RunEntity run =
+                archive.begin(begun.run().projectId(), begun.plan(), settings, new RunWords(name, null, person));
+        return work(run, begun.plan(), settings, true, person);
     }
 
-    private RunView work(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn) {
-        Sighting sighting = drawn ? Sighting.of(plan, run.level()) : Sighting.NONE;
+    private RunView work(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn, String person) {
+        double certainty = settings.until().map(Steadiness::certainty).orElse(Steadiness.USUAL_CERTAINTY);
+        Sighting sighting = drawn ? Sighting.of(plan, run.level(), certainty) : Sighting.NONE;
         ActiveRun watched =
                 new ActiveRun(settings.iterations(), sighting, progress -> publish(run.projectId(), run, progress));
         active.put(run.id(), watched);
         queue.execute(() -> simulate(run, plan, settings, watched));
-        return run.view();
+        return run.view(person);
     }
 
     private void publish(UUID project, RunEntity run, RunView.Progress progress) {
@@ -84,7 +105,8 @@ class RunService {
             watched.begin();
             RunResult result = Simulation.run(CompiledPlan.of(plan.plan()), settings, watched);
             PackedRun packed = PackedRun.of(id, plan.plan(), result, run.level() / 100.0);
-            archive.finish(id, packed, how(result, watched));
+            RunState how = how(result, watched);
+            store(() -> archive.finish(id, packed, how));
         } catch (CancellationException e) {
             if (closing) {
                 end(id, RunState.INTERRUPTED, "The server was stopped before this began.");
@@ -98,7 +120,7 @@ class RunService {
                     "The plan cannot be simulated: " + e.problems().get(0).message());
         } catch (RuntimeException | OutOfMemoryError e) {
             LOG.error("Run {} failed", id, e);
-            end(id, RunState.FAILED, "The run could not be simulated or stored; nothing of it was kept.");
+            end(id, RunState.FAILED, NOT_KEPT);
         } finally {
             active.remove(id);
             announceEnd(run);
@@ -112,9 +134,33 @@ class RunService {
         return closing ? RunState.INTERRUPTED : RunState.STOPPED;
     }
 
+    /** Stores in one transaction; while the database does not answer, what was simulated waits in memory. */
+    private void store(Runnable transaction) {
+        for (int left = TRIES; ; left--) {
+            try {
+                transaction.run();
+                return;
+            } catch (DataAccessException | TransactionException e) {
+                if (left <= 1 || closing) {
+                    throw e;
+                }
+                LOG.warn("The database does not answer; a run waits to be stored: {}", e.getMessage());
+                breathe();
+            }
+        }
+    }
+
+    private void breathe() {
+        try {
+            Thread.sleep(breath.toMillis());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     private void end(UUID id, RunState how, String why) {
         try {
-            archive.end(id, how, why);
+            store(() -> archive.end(id, how, why));
         } catch (RuntimeException e) {
             LOG.error("The end of run {} could not be stored", id, e);
         }
@@ -160,17 +206,30 @@ class RunService {
         }
         RunEntity run = archive.resume(id);
         RunArchive.Begun begun = archive.begun(id);
-        return work(run, begun.plan(), run.settings(Runtime.getRuntime().availableProcessors()), true);
+        return work(run, begun.plan(), run.settings(Runtime.getRuntime().availableProcessors()), true, null);
     }
 
     RunView view(UUID id) {
-        RunView stored = archive.view(id);
-        ActiveRun watched = active.get(id);
-        return watched == null ? stored : stored.withProgress(watched.progress());
+        return seen(archive.view(id));
     }
 
-    List<RunView> list(UUID project) {
-        return archive.list(project);
+    /** @param reader who asks, to be told which runs are theirs */
+    List<RunView> list(UUID project, String reader) {
+        return archive.list(project, reader).stream().map(this::seen).toList();
+    }
+
+    /** A run with its progress. One that nobody works on any more is said to be interrupted, since its end was not stored. */
+    private RunView seen(RunView stored) {
+        ActiveRun watched = active.get(stored.id());
+        if (watched != null) {
+            return stored.withProgress(watched.progress());
+        }
+        boolean running = stored.state().equals(RunState.RUNNING.word());
+        if (running && stored.startedAt().isBefore(Instant.now().minus(LEFT_BEHIND))) {
+            archive.end(stored.id(), RunState.INTERRUPTED, NOT_KEPT);
+            return archive.view(stored.id());
+        }
+        return stored;
     }
 
     /** Runs at work stop and are stored with what they have, while the database is still there. */

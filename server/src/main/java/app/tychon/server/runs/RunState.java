@@ -1,5 +1,7 @@
 package app.tychon.server.runs;
 
+import java.util.Locale;
+
 enum RunState {
     RUNNING,
     DONE,
@@ -7,5 +9,10 @@ enum RunState {
     STOPPED,
     /** The server went down while it ran. */
     INTERRUPTED,
-    FAILED
+    FAILED;
+
+    /** As it is told. */
+    String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
 }

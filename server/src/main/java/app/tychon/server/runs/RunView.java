@@ -19,6 +19,7 @@ import java.util.UUID;
  * @param levelFinish finish that is kept with that level, once there are results
  * @param levelCost cost likewise; absent where the plan has no money
  * @param failure why it failed
+ * @param own whether the reader made it; absent where that is not known
  * @param progress while it runs
  */
 record RunView(
@@ -38,6 +39,7 @@ record RunView(
         @Nullable LocalDateTime levelFinish,
         @Nullable Double levelCost,
         @Nullable String failure,
+        @Nullable Boolean own,
         @Nullable Progress progress) {
 
     /**
@@ -76,6 +78,7 @@ record RunView(
                 levelFinish,
                 levelCost,
                 failure,
+                own,
                 now);
     }
 }

@@ -12,25 +12,30 @@ import java.util.concurrent.atomic.AtomicBoolean;
  */
 class Sighting {
     /** For a run that is not to be drawn. */
-    static final Sighting NONE = new Sighting(null, 0);
+    static final Sighting NONE = new Sighting(null, 0, 0);
 
     private static final double FURTHER = 1.2;
 
     private final LoadedPlan plan;
     private final double level;
+    private final double certainty;
     private final AtomicBoolean looking = new AtomicBoolean();
     private volatile Interim interim;
     private volatile RunView.Sight last;
     private volatile int seen;
 
-    private Sighting(LoadedPlan plan, double level) {
+    private Sighting(LoadedPlan plan, double level, double certainty) {
         this.plan = plan;
         this.level = level;
+        this.certainty = certainty;
     }
 
-    /** @param percent of the percentile that is to be steady */
-    static Sighting of(LoadedPlan plan, int percent) {
-        return new Sighting(plan, percent / 100.0);
+    /**
+     * @param percent of the percentile that is to be steady
+     * @param certainty of the intervals by which that is judged
+     */
+    static Sighting of(LoadedPlan plan, int percent, double certainty) {
+        return new Sighting(plan, percent / 100.0, certainty);
     }
 
     void watch(Interim begun) {
@@ -48,7 +53,8 @@ class Sighting {
         try {
             Interim.Values values = interim.values();
             if (values.iterations() > seen) {
-                last = new RunView.Sight(Outlook.of(plan, values), interim.unsteadiness(level, values.iterations()));
+                last = new RunView.Sight(
+                        Outlook.of(plan, values), interim.unsteadiness(level, certainty, values.iterations()));
                 seen = values.iterations();
             }
         } finally {

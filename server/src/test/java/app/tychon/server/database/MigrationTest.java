@@ -40,6 +40,8 @@ class MigrationTest {
                         + " version) VALUES (UUID(), @p, @b, @c, 'A', 'Dig', 'TASK', '5d', 0, 0)");
         sql.execute("INSERT INTO cost_line (id, project_id, code, name, amount, fixed_share, timing, position)"
                 + " VALUES (UUID(), @p, 'C', 'Fee', 10, 1, 'EVEN', 0)");
+        sql.execute("INSERT INTO run (id, project_id, number, state, started_at, asked, done, seed, sampling, revision,"
+                + " p80_finish) VALUES (UUID(), @p, 1, 'DONE', NOW(), 500, 500, 7, 'LATIN', 3, '2027-09-01 17:00')");
     }
 
     @Test
@@ -63,9 +65,16 @@ class MigrationTest {
                 assertThat(row.getString("grade")).isNull();
                 assertThat(row.getString("actual_start")).isNull();
             }
-            try (ResultSet row = sql.executeQuery("SELECT data_date FROM project")) {
+            try (ResultSet row = sql.executeQuery("SELECT data_date, confidence FROM project")) {
                 assertThat(row.next()).isTrue();
                 assertThat(row.getString(1)).isNull();
+                assertThat(row.getInt(2)).isEqualTo(80);
+            }
+            try (ResultSet row = sql.executeQuery("SELECT level, level_finish, level_cost FROM run")) {
+                assertThat(row.next()).isTrue();
+                assertThat(row.getInt(1)).isEqualTo(80);
+                assertThat(row.getString(2)).startsWith("2027-09-01 17:00");
+                assertThat(row.getString(3)).isNull();
             }
             sql.execute("DELETE FROM project");
             try (ResultSet row = sql.executeQuery("SELECT COUNT(*) FROM activity")) {

@@ -128,7 +128,7 @@ class RunTest extends RunningTest {
     void aRunThatTheServerLeftBehindIsSaidToBeInterrupted() throws Exception {
         UUID project = plans.insert(RandomPlans.oneCalendar(3, 10));
         RunSettings settings = new RunSettings(1000, 1, Sampling.LATIN, 1);
-        RunEntity left = archive.begin(project, plans.find(project), settings, null, null);
+        RunEntity left = archive.begin(project, plans.find(project), settings, new RunWords(null, null, null));
         archive.markInterrupted();
         JsonNode view = read("/api/runs/" + left.id());
         assertThat(view.get("state").asText()).isEqualTo("interrupted");
@@ -141,7 +141,7 @@ class RunTest extends RunningTest {
     void aRunThatWasCutShortGoesOnToTheNumbersItWouldHaveHad() throws Exception {
         UUID project = plans.insert(RandomPlans.oneCalendar(3, 10));
         RunSettings settings = new RunSettings(3000, 5, Sampling.LATIN, 1);
-        RunEntity left = archive.begin(project, plans.find(project), settings, null, null);
+        RunEntity left = archive.begin(project, plans.find(project), settings, new RunWords(null, null, null));
         archive.markInterrupted();
         http.perform(post("/api/runs/" + left.id() + "/resume")).andExpect(status().isOk());
         JsonNode view = ended(left.id().toString());
