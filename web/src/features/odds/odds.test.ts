@@ -225,6 +225,10 @@ describe("settings of a run", () => {
   });
 
   it("say sampling, threads and drawing only where they are not the usual", () => {
+    expect(runRequest({ ...FRESH, tolerance: "2", certainty: "99 %" })).toEqual({
+      run: { iterations: 10_000, tolerance: 0.02, certainty: 0.99 },
+    });
+    expect(runRequest({ ...FRESH, certainty: "100" })).toHaveProperty("refusal");
     const typed = {
       ...FRESH,
       sampling: "plain" as const,

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.containsString;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
@@ -107,6 +108,39 @@ class RunsOnRecordTest extends RunningTest {
             }
         }
         throw new AssertionError("the project is not listed");
+    }
+
+    @Test
+    void aSurerIntervalTakesMoreIterations() throws Exception {
+        String project = bringIn("garden-room");
+        String settings = "{\"iterations\":200000,\"seed\":7,\"tolerance\":0.03,\"certainty\":%s}";
+        int usual =
+                ended(begin(project, settings.formatted("0.95"))).get("done").asInt();
+        int surer =
+                ended(begin(project, settings.formatted("0.99"))).get("done").asInt();
+        // Widths go with the normal quantile: 2.576 / 1.960, squared.
+        assertThat((double) surer / usual).isBetween(1.2, 2.5);
+        start(project, "{\"iterations\":2000,\"certainty\":1}")
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.problems[0].pointer").value("/certainty"));
+    }
+
+    @Test
+    void theListSaysWhoMadeARun() throws Exception {
+        String project = bringIn("garden-room");
+        String body = http.perform(post("/api/projects/" + project + "/runs")
+                        .header("Tychon-Person", "anna")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("{\"iterations\":500,\"seed\":7}"))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(json.readTree(body).get("own").asBoolean()).isTrue();
+        ended(json.readTree(body).get("id").asText());
+        for (String reader : new String[] {"anna", "ben"}) {
+            http.perform(get("/api/projects/" + project + "/runs").header("Tychon-Person", reader))
+                    .andExpect(jsonPath("$[0].own").value(reader.equals("anna")));
+        }
     }
 
     @Test
