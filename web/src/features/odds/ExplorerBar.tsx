@@ -86,6 +86,7 @@ export function ExplorerBar({ plan, subject, quantity, runs, shown, compared, ..
         <SourcePicker
           label="Compare with"
           width="6.4rem"
+          brief
           runs={others}
           value={compared}
           first={shown ? [NOTHING, LIVE_CHOICE] : [NOTHING]}

@@ -9,13 +9,15 @@ interface Props {
   runs: RunView[];
   value: string;
   width: string;
+  /** Whether runs are called by their number alone. */
+  brief?: boolean;
   /** What stands first: the live odds, or nothing. */
   first: { value: string; label: string }[];
   onChange: (source: string) => void;
 }
 
 /** The live odds and the recorded runs, newest first; any that has results can be opened. */
-export function SourcePicker({ label, runs, value, width, first, onChange }: Props) {
+export function SourcePicker({ label, runs, value, width, brief, first, onChange }: Props) {
   return (
     <Select
       aria-label={label}
@@ -37,7 +39,7 @@ export function SourcePicker({ label, runs, value, width, first, onChange }: Pro
       ))}
       {runs.map((run) => (
         <option key={run.id} value={run.id} disabled={!hasResults(run) && run.state !== "running"}>
-          {runWords(run)}
+          {brief ? `Run ${run.number}` : runWords(run)}
         </option>
       ))}
     </Select>

@@ -62,7 +62,7 @@ export function SubjectPicker({ plan, subject, onChange }: Props) {
           gap="1.5"
           height="28px"
           px="2.5"
-          maxW="230px"
+          maxW="212px"
           bg="panel"
           borderWidth="1px"
           borderColor="line"
