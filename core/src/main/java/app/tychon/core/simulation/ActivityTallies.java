@@ -16,6 +16,8 @@ final class ActivityTallies {
     private final Tally[] start;
     private final Tally[] finish;
     private final int[] critical;
+    /** In how many lanes of the last batch each was critical. */
+    private final int[] lately;
     /** A value near the mean, from which deviations are summed. */
     private final double[] centre;
 
@@ -24,6 +26,7 @@ final class ActivityTallies {
         start = new Tally[size];
         finish = new Tally[size];
         critical = new int[size];
+        lately = new int[size];
         this.centre = centre;
     }
 
@@ -89,8 +92,14 @@ final class ActivityTallies {
                 products += (values[k] - centre[i]) * project[k];
             }
             critical[i] += sum;
+            lately[i] = sum;
             sums[SUMS * i + 2] = products;
         }
+    }
+
+    /** Whether an activity was critical in any lane of the last batch. */
+    boolean wasCritical(int i) {
+        return lately[i] > 0;
     }
 
     void merge(ActivityTallies other) {

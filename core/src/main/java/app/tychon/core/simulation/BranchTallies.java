@@ -6,6 +6,7 @@ import app.tychon.core.schedule.Network;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntPredicate;
 
 /** What is kept of every branch that holds activities: tallies of start and finish, and how often it held critical work. */
 final class BranchTallies {
@@ -51,7 +52,8 @@ final class BranchTallies {
         return other;
     }
 
-    void add(Lanes lanes, BranchSpans spans, int count) {
+    /** @param wasCritical whether an activity was critical in any of the lanes; most never are */
+    void add(Lanes lanes, BranchSpans spans, int count, IntPredicate wasCritical) {
         boolean[] any = new boolean[count];
         for (int b = 0; b < critical.length; b++) {
             Branch branch = branches.get(b);
@@ -59,9 +61,11 @@ final class BranchTallies {
             finish[b].add(spans.finish[branch.row()], count);
             Arrays.fill(any, false);
             for (int i : branch.beneath()) {
-                boolean[] row = lanes.critical[i];
-                for (int k = 0; k < count; k++) {
-                    any[k] |= row[k];
+                if (wasCritical.test(i)) {
+                    boolean[] row = lanes.critical[i];
+                    for (int k = 0; k < count; k++) {
+                        any[k] |= row[k];
+                    }
                 }
             }
             for (boolean held : any) {

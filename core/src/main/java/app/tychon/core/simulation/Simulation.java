@@ -160,7 +160,7 @@ public final class Simulation {
                 deviations[k] = worker.duration(k) - planDuration;
             }
             part.addCritical(worker.lanes, count, deviations, batchSums);
-            branchPart.add(worker.lanes, worker.spans, count);
+            branchPart.add(worker.lanes, worker.spans, count, part::wasCritical);
             samples.add(worker, first, count);
             outputs.add(worker, first, count);
             pathTrace.run(worker.lanes, count);
