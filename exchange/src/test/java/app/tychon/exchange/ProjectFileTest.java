@@ -91,6 +91,21 @@ class ProjectFileTest {
     }
 
     @Test
+    void aLevelOfConfidenceSurvivesAndNonsenseIsRefused() throws IOException {
+        String sound = HEAD.replace("\"currency\"", "\"targets\":{\"confidence\":90},\"currency\"");
+        Plan plan = read(sound + "\"activities\":[]}");
+        assertThat(plan.project().targets().confidence()).isEqualTo(90);
+        assertThat(ProjectFileReader.read(new ByteArrayInputStream(write(plan))).project())
+                .isEqualTo(plan.project());
+        for (String level : List.of("0", "100", "80.5", "\"high\"")) {
+            assertThat(problems(sound.replace("90", level) + "\"activities\":[]}"))
+                    .singleElement()
+                    .asString()
+                    .startsWith("/project/targets/confidence");
+        }
+    }
+
+    @Test
     void constraintsWeightsAndCertainValuesSurviveToo() throws IOException {
         Plan plan = new PlanBuilder()
                 .task("A", 2.5, new Shape.Pert(1, 2.25, 9, 7))

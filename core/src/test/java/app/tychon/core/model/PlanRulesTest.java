@@ -50,6 +50,29 @@ class PlanRulesTest {
     }
 
     @Test
+    void aLevelOfConfidenceIsAWholePercentage() {
+        Plan plan = new PlanBuilder().task("A", 1).build();
+        for (int level : new int[] {0, 100, -5}) {
+            Project project = plan.project();
+            Plan unsure = plan.edit()
+                    .project(new Project(
+                            project.id(),
+                            project.name(),
+                            project.currency(),
+                            project.start(),
+                            project.dataDate(),
+                            project.calendar(),
+                            project.lagCalendar(),
+                            new Targets(Optional.empty(), Optional.empty(), level)))
+                    .done();
+            assertThat(PlanRules.problems(unsure))
+                    .extracting(Problem::pointer)
+                    .containsExactly("/project/targets/confidence");
+        }
+        assertThat(Targets.NONE.level()).isEqualTo(0.8);
+    }
+
+    @Test
     void anEmptyNameIsNoName() {
         Activity nameless = Activity.of("A", "W", "  ", ActivityKind.TASK, WorkDuration.days(1), "std");
         assertThat(ActivityRules.problems(nameless)).containsExactly(new Problem("/name", "the name is empty"));

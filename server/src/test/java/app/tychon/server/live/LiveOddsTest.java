@@ -10,6 +10,8 @@ import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import app.tychon.core.analysis.Sample;
+import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
@@ -105,6 +107,38 @@ class LiveOddsTest {
         LiveView asked = live.now(PROJECT);
         assertThat(asked.state()).isEqualTo(State.UPDATING);
         assertThat(asked.outlook()).isEqualTo(told.get(1).outlook());
+    }
+
+    @Test
+    void theNewestSimulationsCanBeReadWholeAndOthersAreWorkedOutAnewWhenTheyAreAskedFor() {
+        live.now(PROJECT);
+        LiveView before = told(State.REFINED, 1).get(1);
+        LiveRun run = live.run(before.run()).orElseThrow();
+        assertThat(run.result().iterations()).isEqualTo(LiveOdds.REFINED);
+        assertThat(Instants.toCivil(Sample.of(run.result().finish()).min()))
+                .isBefore(before.outlook().finish().percentiles().get(0));
+        for (int revision = 2; revision <= 5; revision++) {
+            live.planChanged(new PlanChanged(PROJECT, stands(revision, demo)));
+            told(State.REFINED, revision);
+        }
+        assertThat(live.run(before.run())).as("others have taken its place").isEmpty();
+        assertThat(live.run(UUID.randomUUID())).isEmpty();
+        for (int i = 0; i < 6; i++) {
+            UUID project = UUID.randomUUID();
+            when(plans.find(project)).thenReturn(LoadedPlan.of(1, demo));
+            live.now(project);
+            verify(events, timeout(PATIENCE_MS).atLeast(2)).publish(eq(project), eq("odds"), any());
+        }
+        LiveView pushedOut = live.now(PROJECT);
+        assertThat(pushedOut.run()).as("is being worked out anew").isNull();
+        assertThat(pushedOut.outlook()).isNotNull();
+        verify(events, timeout(PATIENCE_MS).times(2))
+                .publish(
+                        eq(PROJECT),
+                        eq("odds"),
+                        ArgumentMatchers.<Object>argThat(v ->
+                                v instanceof LiveView view && view.state() == State.REFINED && view.revision() == 5));
+        assertThat(live.run(live.now(PROJECT).run())).isPresent();
     }
 
     @Test

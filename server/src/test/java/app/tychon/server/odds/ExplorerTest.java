@@ -85,6 +85,24 @@ class ExplorerTest extends RunningTest {
     }
 
     @Test
+    void theLatestDateAnActivityMayHaveIsItsTarget() throws Exception {
+        String project = bringIn("kestrel-ridge");
+        http.perform(patch("/api/projects/" + project + "/rows")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("[{\"id\":\"E70\",\"watch\":true,"
+                                + "\"constraint\":{\"type\":\"finishNoLater\",\"date\":\"2028-03-31\"}}]"))
+                .andExpect(status().isOk());
+        String run = begin(project, "{\"iterations\":2000,\"seed\":4711}");
+        ended(run);
+        JsonNode odds = read("/api/runs/" + run + "/dates?of=E70&levels=50,80");
+        assertThat(odds.at("/target/value").asText()).startsWith("2028-03-31");
+        assertThat(odds.at("/target/chance").asDouble()).isBetween(0.5, 0.8);
+        assertThat(read("/api/runs/" + run + "/dates?of=E70&what=start").has("target"))
+                .isFalse();
+        assertThat(read("/api/projects/" + project + "/plan").toString()).contains("\"watch\":true");
+    }
+
+    @Test
     void differencesFromThePlanAreToldInCalendarAndInWorkingDays() throws Exception {
         JsonNode p80 = read(demoRun() + "/dates?levels=80").at("/levels/0");
         double calendar = p80.get("fromPlan").asDouble();
