@@ -29,7 +29,7 @@ export function AsItMayTurnOut({ plan, run, current }: Props) {
   const active = useGridStore((state) => viewOf(state, project).active?.row);
   const search = useGridStore((state) => viewOf(state, project).search);
   const sieve = useMemo(() => sieveOf(plan, search), [plan, search]);
-  const simulated = useSimulated(spans.data, !current);
+  const simulated = useSimulated(spans.data, !current || spans.isPlaceholderData);
   const columns = useMemo(() => spanColumns(simulated), [simulated]);
   const timeline = useTimeline(plan, spans.data, simulated, zoom);
   const { row } = timeline.drawing;

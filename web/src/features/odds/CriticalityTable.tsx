@@ -4,6 +4,7 @@ import { useMemo, useRef } from "react";
 import { formatChance, formatOne, formatWhole } from "../../shared/format/numbers";
 import { Notice } from "../../shared/ui/Notice";
 import { Ring } from "../../shared/ui/Ring";
+import { fading } from "./fading";
 import { shareOfFutures } from "./sentences";
 import { useCriticality } from "./useOdds";
 
@@ -29,7 +30,7 @@ export function CriticalityTable({ run }: { run: string }) {
   if (!rows.data) return <Notice>Reading the run…</Notice>;
   const never = rows.data.length - sorted.length;
   return (
-    <Flex direction="column" height="100%" px="5" pt="4">
+    <Flex direction="column" height="100%" px="5" pt="4" {...fading(rows.isPlaceholderData)}>
       <Box fontSize="19px" fontWeight="600">
         {formatWhole(sorted.filter((row) => row.share >= 0.5).length)} activities drive the finish in at least
         half of all futures.

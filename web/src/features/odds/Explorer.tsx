@@ -10,6 +10,7 @@ import { ConfidenceTable } from "./ConfidenceTable";
 import { Contingency } from "./Contingency";
 import { ExplorerBar } from "./ExplorerBar";
 import { OddsChart } from "./OddsChart";
+import { fading } from "./fading";
 import { levelsOf, subjectOf, useOddsStore } from "./oddsStore";
 import { RepeatsDialog } from "./RepeatsDialog";
 import { betweenSentence, planSentence, readingSentence, targetSentence } from "./sentences";
@@ -65,7 +66,7 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
   const called = beside?.run ? `run ${beside.run.number}` : "live odds";
   const comparison = compared !== "" && other.data && { quantity: other.data, called };
   return (
-    <Flex height="100%">
+    <Flex height="100%" {...fading(quantity !== undefined && quantity.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pl="5" pr="4" pt="2.5" pb="2">
         <ExplorerBar
           plan={plan}

@@ -5,6 +5,7 @@ import { refusalOf } from "../../shared/api/edits";
 import { formatChance, parseNumber } from "../../shared/format/numbers";
 import { Notice } from "../../shared/ui/Notice";
 import { ToolButton } from "../../shared/ui/ToolButton";
+import { fading } from "./fading";
 import { FutureRows } from "./FutureRows";
 import { futureSentence, moneySentence, pathSentence, struckSentence } from "./futureWords";
 import { PROJECT_FINISH } from "./subject";
@@ -59,7 +60,13 @@ export function FutureReplay({ run, currency, which, onWhich }: Props) {
   };
   const said = refusal ?? (future.isError ? refusalOf(future.error) : undefined);
   return (
-    <Flex direction="column" height="100%" px="5" pt="4">
+    <Flex
+      direction="column"
+      height="100%"
+      px="5"
+      pt="4"
+      {...fading(shown !== undefined && shown.run !== run)}
+    >
       <Box as="h1" fontSize="19px" fontWeight="600" lineHeight="1.3" aria-live="polite" data-testid="future">
         {shown ? futureSentence(shown, currency) : said ? "" : "Working this future out again…"}
       </Box>

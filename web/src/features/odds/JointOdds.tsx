@@ -6,6 +6,7 @@ import { formatChance, formatMoney, parseNumber } from "../../shared/format/numb
 import { TextField } from "../../shared/ui/Field";
 import { Notice } from "../../shared/ui/Notice";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
+import { fading } from "./fading";
 import { jointSentence } from "./joint";
 import { JointCloud } from "./JointCloud";
 import { type Pledge, useJoint } from "./useOdds";
@@ -38,7 +39,7 @@ export function JointOdds({ run, currency, onFuture }: Props) {
   };
   const every = Math.max(1, Math.floor(shown.pairs.length / SHOWN_PAIRS));
   return (
-    <Flex height="100%">
+    <Flex height="100%" {...fading(shown.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pl="5" pr="3" pt="4" pb="3">
         <Box as="h1" fontSize="19px" fontWeight="600" lineHeight="1.3" aria-live="polite" data-testid="joint">
           {jointSentence(shown, currency)}

@@ -14,6 +14,7 @@ import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { AsItMayTurnOut } from "./AsItMayTurnOut";
 import { CriticalityTable } from "./CriticalityTable";
 import { Explorer } from "./Explorer";
+import { fading } from "./fading";
 import { FutureReplay } from "./FutureReplay";
 import { JointOdds } from "./JointOdds";
 import { subjectOf, useOddsStore } from "./oddsStore";
@@ -99,7 +100,7 @@ export function OddsStage() {
             </PlanLink>
           </Notice>
         ) : (
-          <Notice>Simulating the plan for the first time…</Notice>
+          <Notice>Simulating the plan…</Notice>
         )}
         {runs.isError && (
           <Notice alert retry={() => void runs.refetch()}>
@@ -157,7 +158,7 @@ function Shown({ plan, runs, source, run, view, onView, compared, onCompare }: S
   const other = runs.find((one) => one.id === compared);
   const { currency } = plan.project;
   return (
-    <Box height="100%" opacity={source.current ? 1 : 0.55} data-stale={!source.current}>
+    <Box height="100%" {...fading(!source.current)} data-stale={!source.current}>
       {view === "chance" && (
         <Explorer
           key={`${subject.what} ${subject.of}`}

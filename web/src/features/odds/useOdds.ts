@@ -31,14 +31,17 @@ interface Wanted {
   named?: string;
 }
 
-/** Odds by a simulation, recorded or live: those of one key never change. */
+/**
+ * Odds by a simulation, recorded or live: those of one key never change. What is shown while another is read says by its run
+ * that it is older.
+ */
 export function useQuantity(run: string | undefined, subject: Subject, wanted: Wanted) {
   const { levels, bins, currency, named } = wanted;
   return useQuery({
     queryKey: ["odds", run, subject, levels, bins, currency, named],
     queryFn: async () => {
       const query = asked(subject, { levels: levels.join(","), bins });
-      return isDate(subject.what)
+      const quantity = isDate(subject.what)
         ? dateQuantity(await api<DateOdds>(`/runs/${run}/dates?${query}`), subject.what, named)
         : amountQuantity(
             await api<AmountOdds>(`/runs/${run}/amounts?${query}`),
@@ -46,6 +49,7 @@ export function useQuantity(run: string | undefined, subject: Subject, wanted: W
             currency,
             named,
           );
+      return { ...quantity, run };
     },
     enabled: run !== undefined,
     staleTime: FOR_EVER,
@@ -115,12 +119,14 @@ export type Which = { by: "number"; number: number } | { by: "chance"; chance: n
 export function useFuture(run: string, which: Which) {
   return useQuery({
     queryKey: ["future", run, which],
-    queryFn: () =>
-      api<FutureView>(
+    queryFn: async () => ({
+      ...(await api<FutureView>(
         which.by === "number"
           ? `/runs/${run}/futures/${which.number}`
           : `/runs/${run}/futures/at-chance?chance=${which.chance}`,
-      ),
+      )),
+      run,
+    }),
     staleTime: FOR_EVER,
     gcTime: 60_000,
     placeholderData: keepPreviousData,
@@ -141,7 +147,7 @@ export function useJoint(run: string, { date, amount, chance }: Pledge) {
   if (amount !== undefined) query.set("amount", String(amount));
   return useQuery({
     queryKey: ["joint", run, date, amount, chance],
-    queryFn: () => api<JointView>(`/runs/${run}/joint?${query.toString()}`),
+    queryFn: async () => ({ ...(await api<JointView>(`/runs/${run}/joint?${query.toString()}`)), run }),
     staleTime: FOR_EVER,
     gcTime: 60_000,
     placeholderData: keepPreviousData,

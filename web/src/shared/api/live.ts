@@ -2,7 +2,8 @@ import { type QueryClient, useQuery } from "@tanstack/react-query";
 import { api, type LiveView } from "./client";
 import { useSpans } from "./runs";
 
-const liveKey = (project: string) => ["live odds", project];
+const ALL_LIVE = "live odds";
+const liveKey = (project: string) => [ALL_LIVE, project];
 const ASK_AGAIN_MS = 2000;
 
 /**
@@ -36,3 +37,9 @@ export function takeLiveOdds(client: QueryClient, project: string, view: LiveVie
     known && known.state !== "updating" && known.revision > view.revision ? known : view,
   );
 }
+
+export const isLiveOdds = ([what]: readonly unknown[]) => what === ALL_LIVE;
+
+/** Asks for live odds again, of whatever project is open. */
+export const refreshLiveOdds = (client: QueryClient) =>
+  void client.invalidateQueries({ queryKey: [ALL_LIVE] });
