@@ -1,5 +1,5 @@
 import { Box, Flex } from "@chakra-ui/react";
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import type { PlanView } from "../../shared/api/client";
 import { useSpans } from "../../shared/api/runs";
 import type { Zoom } from "../../shared/charts/timeScale";
@@ -7,6 +7,7 @@ import { FindBar } from "../../shared/grid/FindBar";
 import { sieveOf } from "../../shared/grid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
+import type { Row } from "../../shared/grid/rows";
 import { Choice } from "../../shared/ui/Choice";
 import { Notice } from "../../shared/ui/Notice";
 import { useSimulated, useTimeline, ZOOMS } from "../../shared/timeline/useTimeline";
@@ -32,20 +33,16 @@ export function AsItMayTurnOut({ plan, run, current }: Props) {
   const simulated = useSimulated(spans.data, !current || spans.isPlaceholderData);
   const columns = useMemo(() => spanColumns(simulated), [simulated]);
   const timeline = useTimeline(plan, spans.data, simulated, zoom);
-  const { row } = timeline.drawing;
-  const drawing: Drawing = useMemo(
-    () => ({
-      ...timeline.drawing,
-      row: (one, width) => (
-        <Box onMouseEnter={() => setHovered(one.id)} data-mist={one.id}>
-          {row(one, width)}
-        </Box>
-      ),
-    }),
-    // The header and what lies behind follow the row's scale.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [row],
+  const plain = timeline.drawing.row;
+  const row = useCallback(
+    (one: Row, width: number) => (
+      <Box onMouseEnter={() => setHovered(one.id)} data-mist={one.id}>
+        {plain(one, width)}
+      </Box>
+    ),
+    [plain],
   );
+  const drawing: Drawing = { ...timeline.drawing, row };
   if (spans.isError) return <Notice alert>{spans.error.message}</Notice>;
   if (!spans.data) return <Notice>Reading the odds…</Notice>;
   const looked = hovered ?? active;

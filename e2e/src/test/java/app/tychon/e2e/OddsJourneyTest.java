@@ -175,6 +175,9 @@ class OddsJourneyTest extends Journey {
         browser.read("[data-row='E']", "65 %");
         browser.chooseOption("[aria-label='Rows shown']", "all");
         browser.see("[data-row='E70']");
+        int whole = browser.see("[data-mist='E70'] svg").getSize().width;
+        browser.press("Weeks");
+        browser.isGone("[data-mist='E70'] svg[width='" + whole + "']");
     }
 
     @Test
