@@ -7,6 +7,7 @@ import app.tychon.core.schedule.Network;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -28,6 +29,9 @@ final class OutputSamples {
     private final Network network;
     private final ForwardPass pass;
     private final BranchSpans rows;
+    /** Rows of the money that stands on a branch or anything beneath it. */
+    private final Map<String, List<Integer>> money = new HashMap<>();
+
     private final List<Kept> kept = new ArrayList<>();
 
     private OutputSamples(CompiledPlan plan) {
@@ -35,6 +39,14 @@ final class OutputSamples {
         network = plan.network();
         pass = plan.pass();
         rows = new BranchSpans(network, 1);
+        plan.costs().owners().forEach((owner, row) -> {
+            String branch = network.branches().isBranch(owner)
+                    ? owner
+                    : network.activity(network.position(owner)).wbs();
+            for (String above : network.branches().chain(branch)) {
+                money.computeIfAbsent(above, id -> new ArrayList<>()).add(row);
+            }
+        });
     }
 
     /** For a run: what is watched, then milestones, then branches from the top. */
@@ -82,9 +94,8 @@ final class OutputSamples {
     }
 
     private void keepBranch(String id, int iterations) {
-        int[] beneath = plan.costs().owners().entrySet().stream()
-                .filter(e -> RiskTargets.standsIn(network, e.getKey(), id))
-                .mapToInt(Map.Entry::getValue)
+        int[] beneath = money.getOrDefault(id, List.of()).stream()
+                .mapToInt(Integer::intValue)
                 .toArray();
         keep(Output.Kind.BRANCH, id, -1, rows.row(id), beneath, iterations);
     }

@@ -73,15 +73,10 @@ record BranchEdits(List<BranchEdit> edits) implements Edit {
 
     @Override
     public Problem told(Plan plan, Problem problem) {
-        String[] parts = problem.pointer().split("/");
-        if (parts.length > 3 && parts[1].equals("wbs")) {
-            String id = plan.wbs().get(Integer.parseInt(parts[2])).id();
-            for (int i = 0; i < edits.size(); i++) {
-                if (edits.get(i).id().equals(id)) {
-                    return new Problem("/" + i + "/" + parts[3], problem.message());
-                }
-            }
-        }
-        return problem;
+        return RowPointer.told(
+                problem,
+                "wbs",
+                i -> plan.wbs().get(i).id(),
+                edits.stream().map(BranchEdit::id).toList());
     }
 }

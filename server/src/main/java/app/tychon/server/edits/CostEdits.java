@@ -51,15 +51,10 @@ record CostEdits(List<RowEdit> edits) implements Edit {
 
     @Override
     public Problem told(Plan plan, Problem problem) {
-        String[] parts = problem.pointer().split("/");
-        if (parts.length > 3 && parts[1].equals("costs")) {
-            String id = plan.costs().get(Integer.parseInt(parts[2])).id();
-            for (int i = 0; i < edits.size(); i++) {
-                if (edits.get(i).id().equals(id)) {
-                    return new Problem("/" + i + "/" + parts[3], problem.message());
-                }
-            }
-        }
-        return problem;
+        return RowPointer.told(
+                problem,
+                "costs",
+                i -> plan.costs().get(i).id(),
+                edits.stream().map(RowEdit::id).toList());
     }
 }

@@ -7,7 +7,6 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Project;
 import app.tychon.core.model.Targets;
 import app.tychon.core.model.WbsNode;
-import app.tychon.core.schedule.Network;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.table.PlainWeek;
 import app.tychon.server.plan.PlanStore;
@@ -91,7 +90,7 @@ public class ProjectService {
      */
     @Transactional
     public UUID bringIn(InputStream file) throws IOException {
-        return keep(ProjectFileReader.read(file));
+        return plans.insert(ProjectFileReader.read(file));
     }
 
     /** Begins a project with nothing in it but a branch and an ordinary week. */
@@ -108,18 +107,12 @@ public class ProjectService {
                 LagCalendar.PREDECESSOR,
                 Targets.NONE);
         WbsNode branch = new WbsNode("W1", Optional.empty(), "1", "All work", Optional.empty());
-        return keep(Plan.of(project, List.of(week), List.of(branch), List.of(), List.of()));
-    }
-
-    /** Keeps a plan that did not come from the database, as a new project. */
-    private UUID keep(Plan plan) {
-        Network.of(plan);
-        return plans.insert(plan);
+        return plans.insert(Plan.of(project, List.of(week), List.of(branch), List.of(), List.of()));
     }
 
     @Transactional
     public UUID beginFromExample(String example) throws IOException {
-        return keep(examples.read(example));
+        return plans.insert(examples.read(example));
     }
 
     /** A second project with the same plan. */
@@ -136,7 +129,7 @@ public class ProjectService {
                 own.calendar(),
                 own.lagCalendar(),
                 own.targets());
-        return keep(plan.edit().project(copy).done());
+        return plans.insert(plan.edit().project(copy).done());
     }
 
     @Transactional
