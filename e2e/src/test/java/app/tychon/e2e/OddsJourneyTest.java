@@ -131,6 +131,15 @@ class OddsJourneyTest extends Journey {
         browser.read("main [role='alert']", "No money stands on");
         lookAt("project");
         browser.read(READING, "cost at most");
+        browser.see("[aria-label='Take out']").click();
+        assertThat(taken("amounts.csv")).startsWith("chancePercent,value,low95,high95");
+        assertThat(taken("iterations.csv")).startsWith("iteration,finish,durationMinutes,cost").contains("5000,20");
+    }
+
+    /** What the server gives for an entry of the open menu. */
+    private String taken(String file) {
+        String address = browser.see("a[href*='" + file + "']").getAttribute("href");
+        return browser.get(address.substring(address.indexOf("/api")));
     }
 
     @Test
