@@ -60,6 +60,12 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
             </Button>
           </Flex>
         )}
+        {runs.length === 0 && (
+          <Box color="softInk">
+            No run is recorded yet. The live odds follow every edit; <i>Record a run</i> keeps those of a
+            moment, with the inputs they come from.
+          </Box>
+        )}
         {runs.map((run) => (
           <Box key={run.id} py="2" borderTopWidth="1px" borderColor="line" data-run={run.number}>
             <Flex gap="4" align="baseline" wrap="wrap">
