@@ -3148,6 +3148,7 @@ export interface operations {
     downloadIterations: {
         parameters: {
             query?: {
+                what?: string;
                 of?: string;
             };
             header?: never;

@@ -1,14 +1,15 @@
 package app.tychon.server.odds;
 
+import app.tychon.core.analysis.DateSample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
-import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.ActivityResult;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -22,6 +23,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/runs/{run}")
 class OddsController {
+    private static final int USUAL_BINS = 40;
+    private static final int FEWEST_BINS = 5;
+    private static final int MOST_BINS = 200;
+
     private final Simulations simulations;
 
     OddsController(Simulations simulations) {
@@ -32,26 +37,33 @@ class OddsController {
     @GetMapping("/dates")
     Odds<LocalDateTime> dateOdds(
             @PathVariable UUID run,
-            @RequestParam(defaultValue = "finish") String what,
-            @RequestParam(defaultValue = Plan.PROJECT) String of,
+            @ParameterObject Asked asked,
             @RequestParam(defaultValue = "") List<Double> levels,
             @RequestParam Optional<Integer> bins) {
         Opened opened = simulations.open(run);
-        return Quantities.date(opened, what, of, bins)
-                .odds(shares(levels), opened.result().settings());
+        int most = bins(bins, DateSample.USUAL_BINS);
+        return opened.date(asked).odds(shares(levels), most, opened.result().settings());
     }
 
     /** Odds of a cost or a duration. */
     @GetMapping("/amounts")
     Odds<Double> amountOdds(
             @PathVariable UUID run,
-            @RequestParam(defaultValue = "cost") String what,
-            @RequestParam(defaultValue = Plan.PROJECT) String of,
+            @ParameterObject Asked asked,
             @RequestParam(defaultValue = "") List<Double> levels,
             @RequestParam Optional<Integer> bins) {
         Opened opened = simulations.open(run);
-        return Quantities.amount(opened, what, of, bins)
-                .odds(shares(levels), opened.result().settings());
+        int most = bins(bins, USUAL_BINS);
+        return opened.amount(asked).odds(shares(levels), most, opened.result().settings());
+    }
+
+    private static int bins(Optional<Integer> asked, int usual) {
+        int most = asked.orElse(usual);
+        if (most < FEWEST_BINS || most > MOST_BINS) {
+            throw new IllegalArgumentException(
+                    "a histogram has " + FEWEST_BINS + " to " + MOST_BINS + " bins, not " + most);
+        }
+        return most;
     }
 
     private static List<Double> shares(List<Double> percents) {
@@ -60,42 +72,26 @@ class OddsController {
 
     @GetMapping("/dates/at-chance")
     Odds.Reading<LocalDateTime> dateAtChance(
-            @PathVariable UUID run,
-            @RequestParam(defaultValue = "finish") String what,
-            @RequestParam(defaultValue = Plan.PROJECT) String of,
-            @RequestParam double chance) {
-        return Quantities.date(simulations.open(run), what, of, Optional.empty())
-                .ofChance(Chance.share(chance));
+            @PathVariable UUID run, @ParameterObject Asked asked, @RequestParam double chance) {
+        return simulations.open(run).date(asked).ofChance(Chance.share(chance));
     }
 
     @GetMapping("/dates/at-date")
     Odds.Reading<LocalDateTime> dateAtDate(
-            @PathVariable UUID run,
-            @RequestParam(defaultValue = "finish") String what,
-            @RequestParam(defaultValue = Plan.PROJECT) String of,
-            @RequestParam LocalDateTime date) {
-        return Quantities.date(simulations.open(run), what, of, Optional.empty())
-                .at(Instants.of(date));
+            @PathVariable UUID run, @ParameterObject Asked asked, @RequestParam LocalDateTime date) {
+        return simulations.open(run).date(asked).at(Instants.of(date));
     }
 
     @GetMapping("/amounts/at-chance")
     Odds.Reading<Double> amountAtChance(
-            @PathVariable UUID run,
-            @RequestParam(defaultValue = "cost") String what,
-            @RequestParam(defaultValue = Plan.PROJECT) String of,
-            @RequestParam double chance) {
-        return Quantities.amount(simulations.open(run), what, of, Optional.empty())
-                .ofChance(Chance.share(chance));
+            @PathVariable UUID run, @ParameterObject Asked asked, @RequestParam double chance) {
+        return simulations.open(run).amount(asked).ofChance(Chance.share(chance));
     }
 
     @GetMapping("/amounts/at-amount")
     Odds.Reading<Double> amountAtAmount(
-            @PathVariable UUID run,
-            @RequestParam(defaultValue = "cost") String what,
-            @RequestParam(defaultValue = Plan.PROJECT) String of,
-            @RequestParam double amount) {
-        return Quantities.amount(simulations.open(run), what, of, Optional.empty())
-                .at(amount);
+            @PathVariable UUID run, @ParameterObject Asked asked, @RequestParam double amount) {
+        return simulations.open(run).amount(asked).at(amount);
     }
 
     /** When the simulated work of each activity and branch begins and ends. */

@@ -10,6 +10,7 @@ import app.tychon.core.simulation.Output;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Variation;
+import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -18,7 +19,7 @@ import java.util.function.Supplier;
 
 /** A simulation opened for reading: a recorded run, or what live odds come from. What is costly is made when it is asked for. */
 final class Opened {
-    private static final int MOST_OUTPUTS = 12;
+    private static final int MOST_KEPT = 8;
 
     private final Plan plan;
     private final RunResult result;
@@ -27,6 +28,8 @@ final class Opened {
     private final Sample cost;
     private final Function<String, Optional<Output>> kept;
     private final Map<String, Output> outputs = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<Asked, Quantity<LocalDateTime>> dates = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<Asked, Quantity<Double>> amounts = new LinkedHashMap<>(16, 0.75f, true);
     private Supplier<CompiledPlan> compiling;
     private CompiledPlan compiled;
 
@@ -84,13 +87,32 @@ final class Opened {
      * @throws IllegalArgumentException where there is none
      */
     synchronized Output output(String id) {
-        Output output = outputs.computeIfAbsent(id, key -> kept.apply(key)
-                .orElseGet(() -> Output.of(compiled(), result.settings(), result.iterations(), key)));
-        outputs.keySet().stream()
-                .limit(Math.max(0, outputs.size() - MOST_OUTPUTS))
-                .toList()
-                .forEach(outputs::remove);
-        return output;
+        return kept(outputs, id, () -> kept.apply(id)
+                .orElseGet(() -> Output.of(compiled(), result.settings(), result.iterations(), id)));
+    }
+
+    /** A start or a finish, put in order once for all that is read of it. */
+    synchronized Quantity<LocalDateTime> date(Asked asked) {
+        return kept(dates, asked, () -> Quantities.date(this, asked));
+    }
+
+    /** A cost or a duration, likewise. */
+    synchronized Quantity<Double> amount(Asked asked) {
+        return kept(amounts, asked, () -> Quantities.amount(this, asked));
+    }
+
+    /** What was made before, or is made now; the last few stay. */
+    private static <K, V> V kept(Map<K, V> known, K key, Supplier<V> making) {
+        V value = known.get(key);
+        if (value == null) {
+            value = making.get();
+            known.put(key, value);
+            known.keySet().stream()
+                    .limit(Math.max(0, known.size() - MOST_KEPT))
+                    .toList()
+                    .forEach(known::remove);
+        }
+        return value;
     }
 
     /** The values of an activity, a branch or the project without any uncertainty; one of each. */

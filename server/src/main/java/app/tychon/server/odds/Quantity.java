@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -22,6 +23,7 @@ import java.util.stream.IntStream;
  * @param <V> how a value is told
  * @param plan its value without uncertainty
  * @param target what was promised
+ * @param bars the histogram of at most so many bars
  * @param sd standard deviation: working days of the project's calendar, or the unit of the amount
  * @param tell makes what is told of a value
  * @param fromPlan how far a value lies above the plan, in what differences are told in
@@ -31,7 +33,7 @@ record Quantity<V>(
         Sample sample,
         double plan,
         Optional<Double> target,
-        Histogram histogram,
+        IntFunction<Histogram> bars,
         double sd,
         DoubleFunction<V> tell,
         DoubleUnaryOperator fromPlan,
@@ -40,8 +42,7 @@ record Quantity<V>(
     private static final int DENSITY_POINTS = 512;
 
     /** Of instants in minutes. */
-    static Quantity<LocalDateTime> dates(
-            Opened run, double[] instants, double plan, Optional<Double> target, int bins) {
+    static Quantity<LocalDateTime> dates(Opened run, double[] instants, double plan, Optional<Double> target) {
         Sample sample = run.dates(instants);
         double day = run.plan().projectCalendar().hoursPerDay() * 60;
         DoubleUnaryOperator worked = instant -> run.time().work(instant) / day;
@@ -49,7 +50,7 @@ record Quantity<V>(
                 sample,
                 plan,
                 target,
-                DateSample.histogram(sample, bins),
+                most -> DateSample.histogram(sample, most),
                 Sample.of(Arrays.stream(instants).map(worked).toArray()).standardDeviation(),
                 Instants::toCivil,
                 value -> (value - plan) / Instants.DAY,
@@ -57,21 +58,25 @@ record Quantity<V>(
     }
 
     /** Of amounts: days, or money. */
-    static Quantity<Double> amounts(double[] values, double plan, Optional<Double> target, int bins) {
+    static Quantity<Double> amounts(double[] values, double plan, Optional<Double> target) {
         Sample sample = Sample.of(values);
         return new Quantity<>(
                 sample,
                 plan,
                 target,
-                Histogram.of(sample, bins),
+                most -> Histogram.of(sample, most),
                 sample.standardDeviation(),
                 value -> value,
                 value -> value - plan,
                 Optional.empty());
     }
 
-    /** @param settings of the simulation */
-    Odds<V> odds(List<Double> levels, RunSettings settings) {
+    /**
+     * @param bins most bars of the histogram
+     * @param settings of the simulation
+     */
+    Odds<V> odds(List<Double> levels, int bins, RunSettings settings) {
+        Histogram histogram = bars.apply(bins);
         return new Odds<>(
                 sample.size(),
                 settings.seed(),

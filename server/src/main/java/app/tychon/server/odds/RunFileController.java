@@ -2,7 +2,6 @@ package app.tychon.server.odds;
 
 import app.tychon.core.analysis.PercentileInterval;
 import app.tychon.core.analysis.Sample;
-import app.tychon.core.model.Plan;
 import app.tychon.exchange.table.IterationsCsv;
 import app.tychon.server.web.Download;
 import java.io.ByteArrayOutputStream;
@@ -10,16 +9,15 @@ import java.io.IOException;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** A recorded run as tables to be kept. */
@@ -47,41 +45,37 @@ class RunFileController {
      * duration and cost.
      */
     @GetMapping("/iterations.csv")
-    ResponseEntity<byte[]> downloadIterations(
-            @PathVariable UUID run, @RequestParam(defaultValue = Plan.PROJECT) String of) throws IOException {
+    ResponseEntity<byte[]> downloadIterations(@PathVariable UUID run, @ParameterObject Asked asked) throws IOException {
         Opened opened = simulations.open(run);
-        return of.equals(Plan.PROJECT)
-                ? file(opened, "iterations.csv", writer -> IterationsCsv.write(opened.result(), writer))
-                : file(opened, of + ", iterations.csv", writer -> IterationsCsv.write(opened.output(of), writer));
+        return file(
+                opened,
+                name(asked, "iterations"),
+                asked.isProject()
+                        ? writer -> IterationsCsv.write(opened.result(), writer)
+                        : writer -> IterationsCsv.write(opened.output(asked.item()), writer));
     }
 
     /** The curve of a start or finish: chance in percent, date, and the 95 % interval of the percentile. */
     @GetMapping("/dates.csv")
-    ResponseEntity<byte[]> downloadDates(
-            @PathVariable UUID run,
-            @RequestParam(defaultValue = "finish") String what,
-            @RequestParam(defaultValue = Plan.PROJECT) String of)
-            throws IOException {
+    ResponseEntity<byte[]> downloadDates(@PathVariable UUID run, @ParameterObject Asked asked) throws IOException {
         Opened opened = simulations.open(run);
-        return curve(opened, Quantities.date(opened, what, of, Optional.empty()), name(what, of));
+        return curve(opened, opened.date(asked), asked, "finish");
     }
 
     /** The curve of a cost or duration, likewise. */
     @GetMapping("/amounts.csv")
-    ResponseEntity<byte[]> downloadAmounts(
-            @PathVariable UUID run,
-            @RequestParam(defaultValue = "cost") String what,
-            @RequestParam(defaultValue = Plan.PROJECT) String of)
-            throws IOException {
+    ResponseEntity<byte[]> downloadAmounts(@PathVariable UUID run, @ParameterObject Asked asked) throws IOException {
         Opened opened = simulations.open(run);
-        return curve(opened, Quantities.amount(opened, what, of, Optional.empty()), name(what, of));
+        return curve(opened, opened.amount(asked), asked, "cost");
     }
 
-    private static String name(String what, String of) {
-        return (of.equals(Plan.PROJECT) ? "" : of + ", ") + what + ".csv";
+    private static String name(Asked asked, String what) {
+        return (asked.isProject() ? "" : asked.item() + ", ") + what + ".csv";
     }
 
-    private static <V> ResponseEntity<byte[]> curve(Opened run, Quantity<V> quantity, String name) throws IOException {
+    private static <V> ResponseEntity<byte[]> curve(Opened run, Quantity<V> quantity, Asked asked, String usual)
+            throws IOException {
+        String name = name(asked, asked.quantity(usual));
         return file(run, name, writer -> curve(quantity.sample(), quantity.tell(), writer));
     }
 
