@@ -8,11 +8,11 @@ import app.tychon.core.simulation.Simulation;
 import app.tychon.server.database.Ids;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveView.State;
+import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanStore;
 import jakarta.annotation.PreDestroy;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -57,7 +57,7 @@ public class LiveOdds {
     private final Map<UUID, Long> wanted = new ConcurrentHashMap<>();
 
     /** The last simulations, to be read like recorded runs while they are the newest. */
-    private final Map<UUID, LiveRun> runs = new LinkedHashMap<>(8, 0.75f, true);
+    private final Map<UUID, LiveRun> runs = new Recent<>(MOST_RUNS);
 
     LiveOdds(PlanStore plans, ProjectEvents events) {
         this.plans = plans;
@@ -102,10 +102,6 @@ public class LiveOdds {
         UUID id = Ids.next();
         synchronized (runs) {
             runs.put(id, new LiveRun(plan, result));
-            runs.keySet().stream()
-                    .limit(Math.max(0, runs.size() - MOST_RUNS))
-                    .toList()
-                    .forEach(runs::remove);
         }
         return id;
     }

@@ -10,8 +10,8 @@ import app.tychon.core.simulation.Output;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Variation;
+import app.tychon.server.memory.Recent;
 import java.time.LocalDateTime;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -27,9 +27,9 @@ final class Opened {
     private final Sample finish;
     private final Sample cost;
     private final Function<String, Optional<Output>> kept;
-    private final Map<String, Output> outputs = new LinkedHashMap<>(16, 0.75f, true);
-    private final Map<Asked, Quantity<LocalDateTime>> dates = new LinkedHashMap<>(16, 0.75f, true);
-    private final Map<Asked, Quantity<Double>> amounts = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<String, Output> outputs = new Recent<>(MOST_KEPT);
+    private final Map<Asked, Quantity<LocalDateTime>> dates = new Recent<>(MOST_KEPT);
+    private final Map<Asked, Quantity<Double>> amounts = new Recent<>(MOST_KEPT);
     private Supplier<CompiledPlan> compiling;
     private CompiledPlan compiled;
 
@@ -107,10 +107,6 @@ final class Opened {
         if (value == null) {
             value = making.get();
             known.put(key, value);
-            known.keySet().stream()
-                    .limit(Math.max(0, known.size() - MOST_KEPT))
-                    .toList()
-                    .forEach(known::remove);
         }
         return value;
     }

@@ -3,9 +3,9 @@ package app.tychon.server.odds;
 import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.LiveRun;
+import app.tychon.server.memory.Recent;
 import app.tychon.server.runs.RecordedRun;
 import app.tychon.server.runs.RunArchive;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -22,7 +22,7 @@ class Simulations {
 
     private final RunArchive archive;
     private final LiveOdds live;
-    private final Map<UUID, Open> open = new LinkedHashMap<>(8, 0.75f, true);
+    private final Map<UUID, Open> open = new Recent<>(MOST_OPEN);
 
     Simulations(RunArchive archive, LiveOdds live) {
         this.archive = archive;
@@ -58,10 +58,6 @@ class Simulations {
             if (known == null || known.source() != source) {
                 known = new Open(source, opening.get());
                 open.put(id, known);
-                open.keySet().stream()
-                        .limit(Math.max(0, open.size() - MOST_OPEN))
-                        .toList()
-                        .forEach(open::remove);
             }
             return known.opened();
         }

@@ -5,6 +5,7 @@ import app.tychon.core.simulation.Output;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.ProjectFileWriter;
+import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.problems.ConflictException;
 import app.tychon.server.problems.NotFoundException;
@@ -15,7 +16,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,7 +33,7 @@ public class RunArchive {
 
     private final RunRecords records;
     private final ProjectRepository projects;
-    private final Map<UUID, RecordedRun> decoded = new LinkedHashMap<>(8, 0.75f, true);
+    private final Map<UUID, RecordedRun> decoded = new Recent<>(MOST_DECODED);
 
     RunArchive(RunRecords records, ProjectRepository projects) {
         this.records = records;
@@ -152,10 +152,6 @@ public class RunArchive {
         RecordedRun opened = new RecordedRun(decompress(data.inputs()), ResultCodec.decode(data.results()));
         synchronized (decoded) {
             decoded.put(id, opened);
-            decoded.keySet().stream()
-                    .limit(Math.max(0, decoded.size() - MOST_DECODED))
-                    .toList()
-                    .forEach(decoded::remove);
         }
         return opened;
     }
