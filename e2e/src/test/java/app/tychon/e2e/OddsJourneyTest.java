@@ -133,7 +133,9 @@ class OddsJourneyTest extends Journey {
         browser.read(READING, "cost at most");
         browser.see("[aria-label='Take out']").click();
         assertThat(taken("amounts.csv")).startsWith("chancePercent,value,low95,high95");
-        assertThat(taken("iterations.csv")).startsWith("iteration,finish,durationMinutes,cost").contains("5000,20");
+        assertThat(taken("iterations.csv"))
+                .startsWith("iteration,finish,durationMinutes,cost")
+                .contains("5000,20");
     }
 
     /** What the server gives for an entry of the open menu. */
