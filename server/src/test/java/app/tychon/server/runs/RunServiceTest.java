@@ -64,7 +64,8 @@ class RunServiceTest {
     void waitsWithWhatItHasUntilTheDatabaseIsBack() {
         doThrow(gone()).doThrow(gone()).doNothing().when(archive).finish(any(), any(), any());
         start();
-        verify(events, timeout(PATIENCE_MS)).publish(eq(PROJECT), eq("run"), any());
+        // Progress is told too; the end is told from what is stored.
+        verify(archive, timeout(PATIENCE_MS)).view(run.id());
         verify(archive, times(3)).finish(eq(run.id()), any(), eq(RunState.DONE));
         verify(archive, never()).end(any(), any(), any());
     }
@@ -74,7 +75,7 @@ class RunServiceTest {
         doThrow(gone()).when(archive).finish(any(), any(), any());
         doThrow(gone()).doNothing().when(archive).end(any(), any(), any());
         start();
-        verify(events, timeout(PATIENCE_MS)).publish(eq(PROJECT), eq("run"), any());
+        verify(archive, timeout(PATIENCE_MS)).view(run.id());
         verify(archive, times(2)).end(eq(run.id()), eq(RunState.FAILED), any());
     }
 
