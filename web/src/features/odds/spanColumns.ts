@@ -2,16 +2,9 @@ import type { PlanView, Span } from "../../shared/api/client";
 import { formatDay, formatShortDay } from "../../shared/format/dates";
 import { codeColumn, type Column, nameColumn } from "../../shared/grid/columns";
 import { drivesColumn } from "../../shared/timeline/drivesColumn";
+import { finishAt, timeAt } from "../../shared/timeline/mist";
 import type { Simulated } from "../../shared/timeline/TimelineRow";
 import { shareOfFutures } from "./sentences";
-
-const MINUTE_MS = 60_000;
-
-/** A start or finish at a level, in milliseconds; undefined where the level is not told. */
-function at(times: readonly number[], levels: readonly number[], level: number): number | undefined {
-  const minutes = times[levels.indexOf(level)];
-  return minutes === undefined ? undefined : minutes * MINUTE_MS;
-}
 
 /** Rows as they may turn out: nothing here can be edited. */
 export function spanColumns({ levels, level, spans }: Simulated): Column[] {
@@ -23,7 +16,7 @@ export function spanColumns({ levels, level, spans }: Simulated): Column[] {
     align: "right",
     text: (row) => {
       const span = spans.get(row.id);
-      const time = span && at(span.finish, levels, percent);
+      const time = span && finishAt(span, levels, percent);
       return time === undefined ? "" : formatDay(time);
     },
   });
@@ -32,7 +25,7 @@ export function spanColumns({ levels, level, spans }: Simulated): Column[] {
     readOnly(codeColumn),
     readOnly(nameColumn(216)),
     finish(50, 90),
-    finish(level, 90),
+    ...(level === 50 ? [] : [finish(level, 90)]),
     drivesColumn(spans),
   ];
 }
@@ -44,7 +37,7 @@ export function spanSentence(plan: PlanView, simulated: Simulated, id: string): 
   if (!span || !row) return undefined;
   const { levels, level } = simulated;
   const said = (what: "start" | "finish") => {
-    const of = (percent: number) => at(span[what], levels, percent);
+    const of = (percent: number) => timeAt(span[what], levels, percent);
     const [early, middle, kept, late] = [of(10), of(50), of(level), of(90)];
     if (early === undefined || middle === undefined || kept === undefined || late === undefined) return "";
     if (early === late) return `on ${formatDay(middle)}`;

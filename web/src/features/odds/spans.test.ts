@@ -64,6 +64,11 @@ describe("the plan as it may turn out", () => {
     ]);
   });
 
+  it("has one column where the middle is what matters", () => {
+    const ids = spanColumns({ ...simulated, level: 50 }).map((column) => column.id);
+    expect(new Set(ids).size).toBe(ids.length);
+  });
+
   it("is shown down to a level of the work breakdown by closing what lies on it", () => {
     expect(depthOf(plan)).toBe(3);
     expect(closedBelow(plan, 1)).toEqual(["W", "W1", "W11"]);

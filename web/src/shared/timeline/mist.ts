@@ -27,11 +27,19 @@ export function mistOf(span: Span, levels: readonly number[]): MistPoint[] {
   }));
 }
 
-/** When a level of futures has ended the work, as a time; undefined where the level is not told. */
-export function finishAt(span: Span, levels: readonly number[], level: number): number | undefined {
-  const minutes = span.finish[levels.indexOf(level)];
+/** A time of those told at levels, in milliseconds; undefined where the level is not told. */
+export function timeAt(
+  times: readonly number[],
+  levels: readonly number[],
+  level: number,
+): number | undefined {
+  const minutes = times[levels.indexOf(level)];
   return minutes === undefined ? undefined : minutes * MINUTE_MS;
 }
+
+/** When a level of futures has ended the work. */
+export const finishAt = (span: Span, levels: readonly number[], level: number) =>
+  timeAt(span.finish, levels, level);
 
 /** The last time at which nearly all futures have ended all work. */
 export function lastFinish(spans: Spans): number {

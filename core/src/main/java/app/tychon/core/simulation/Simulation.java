@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -102,21 +103,25 @@ public final class Simulation {
                 paths.result(n, duration));
     }
 
-    /** Whether finish, cost and every watched finish are known well enough. */
+    /** Whether finish, cost and every watched finish are known well enough; the first that is not settles it. */
     private boolean isSteady(int done) {
         return settings.until()
-                .filter(until -> unsteadiness(until.level(), until.certainty(), done) <= until.tolerance())
+                .filter(until -> judged(done)
+                        .allMatch(values ->
+                                Steadiness.width(until.level(), until.certainty(), values, done) <= until.tolerance()))
                 .isPresent();
     }
 
-    /** Finishes count in working time: that two futures lie on either side of a weekend is no uncertainty. */
-    private double unsteadiness(double level, double certainty, int done) {
-        return Stream.concat(
-                        Stream.of(samples.duration, samples.cost(plan, done).totals()),
-                        outputs.watchedFinishes(done).stream())
-                .mapToDouble(values -> Steadiness.width(level, certainty, values, done))
-                .max()
-                .orElse(0);
+    /**
+     * By what a run is judged to be steady, each made when it is looked at. Finishes count in working time: that two futures
+     * lie on either side of a weekend is no uncertainty.
+     */
+    private Stream<double[]> judged(int done) {
+        return Stream.<Supplier<Stream<double[]>>>of(
+                        () -> Stream.of(samples.duration),
+                        () -> Stream.of(samples.cost(plan, done).totals()),
+                        () -> outputs.watchedFinishes(done).stream())
+                .flatMap(Supplier::get);
     }
 
     /** What is there while the run goes on. */
@@ -132,7 +137,10 @@ public final class Simulation {
 
         @Override
         public double unsteadiness(double level, double certainty, int count) {
-            return Simulation.this.unsteadiness(level, certainty, count);
+            return judged(count)
+                    .mapToDouble(values -> Steadiness.width(level, certainty, values, count))
+                    .max()
+                    .orElse(0);
         }
     }
 
