@@ -2,13 +2,13 @@ package app.tychon.cli;
 
 import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.Driver;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.simulation.ActivityResult;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunResult.CostSamples;
 import app.tychon.core.simulation.RunResult.DrivingPath;
+import app.tychon.core.statistics.Sample;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
@@ -160,11 +160,13 @@ final class JsonReport {
             ObjectNode node = array.addObject();
             node.put("input", driver.input().id());
             node.put("kind", Report.kind(driver.input()));
-            node.put("spearman", driver.spearman());
-            node.put("pearson", driver.pearson());
-            node.put("regression", driver.regression());
-            node.put("contribution", driver.contribution());
-            node.put(swing, driver.swing() / perUnit);
+            driver.spearman().ifPresent(r -> node.put("spearman", r));
+            driver.pearson().ifPresent(r -> node.put("pearson", r));
+            driver.regression().ifPresent(r -> {
+                node.put("regression", r.coefficient());
+                node.put("contribution", r.contribution());
+            });
+            driver.swing().ifPresent(s -> node.put(swing, s / perUnit));
         }
     }
 

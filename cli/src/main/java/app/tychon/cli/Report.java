@@ -1,14 +1,14 @@
 package app.tychon.cli;
 
 import app.tychon.core.analysis.CorrelationReport;
-import app.tychon.core.analysis.DateSample;
 import app.tychon.core.analysis.Driver;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.RunResult;
+import app.tychon.core.statistics.DateSample;
+import app.tychon.core.statistics.Sample;
 import java.util.Arrays;
 import java.util.List;
 

@@ -2,12 +2,12 @@ package app.tychon.cli;
 
 import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.Driver;
-import app.tychon.core.analysis.PercentileInterval;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Risk;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunResult.RiskResult;
+import app.tychon.core.statistics.PercentileInterval;
+import app.tychon.core.statistics.Sample;
 import java.util.List;
 import java.util.Locale;
 
@@ -75,13 +75,23 @@ final class TextReport {
         drivers.stream()
                 .limit(MOST_DRIVERS)
                 .forEach(d -> line(
-                        "%-10s %-10s %-42.42s %8.2f %11.1f %% %,10.1f",
+                        "%-10s %-10s %-42.42s %8s %13s %10s",
                         d.input().id(),
                         Report.kind(d.input()),
                         d.input().name(),
-                        d.spearman(),
-                        100 * d.contribution(),
-                        d.swing() / perUnit));
+                        d.spearman().isEmpty()
+                                ? ""
+                                : figure("%.2f", d.spearman().getAsDouble()),
+                        d.regression()
+                                .map(r -> figure("%.1f %%", 100 * r.contribution()))
+                                .orElse("not examined"),
+                        d.swing().isEmpty()
+                                ? "no figure"
+                                : figure("%,.1f", d.swing().getAsDouble() / perUnit)));
+    }
+
+    private static String figure(String format, double value) {
+        return String.format(Locale.ROOT, format, value);
     }
 
     /** How often each risk struck, and the correlations that had to give. */

@@ -19,6 +19,8 @@ class ArchitectureTest {
             .definedBy("..core.simulation..")
             .layer("uncertainty")
             .definedBy("..core.uncertainty..")
+            .layer("statistics")
+            .definedBy("..core.statistics..")
             .layer("schedule")
             .definedBy("..core.schedule..")
             .layer("calendar")
@@ -34,7 +36,9 @@ class ArchitectureTest {
             .whereLayer("schedule")
             .mayOnlyBeAccessedByLayers("simulation", "analysis")
             .whereLayer("calendar")
-            .mayOnlyBeAccessedByLayers("schedule", "simulation", "analysis");
+            .mayOnlyBeAccessedByLayers("schedule", "statistics", "simulation", "analysis")
+            .whereLayer("statistics")
+            .mayOnlyBeAccessedByLayers("simulation", "analysis");
 
     @ArchTest
     static final ArchRule NOTHING_BUT_CALCULATION = noClasses()

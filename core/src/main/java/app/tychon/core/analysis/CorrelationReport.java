@@ -5,6 +5,7 @@ import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.statistics.Ranks;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

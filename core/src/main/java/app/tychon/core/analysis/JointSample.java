@@ -1,5 +1,6 @@
 package app.tychon.core.analysis;
 
+import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;

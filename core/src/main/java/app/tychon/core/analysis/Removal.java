@@ -5,6 +5,7 @@ import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Outcomes;
 import app.tychon.core.simulation.RunMonitor;
 import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;

@@ -7,6 +7,7 @@ import app.tychon.core.simulation.RunResult.CostSamples;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Variation;
 import app.tychon.core.simulation.Variation.RiskSetting;
+import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -5,7 +5,8 @@ import java.util.List;
 /**
  * What a risk does where it occurs.
  *
- * @param on           ids of activities, WBS branches or cost lines, or {@link Plan#PROJECT}
+ * @param on           ids of activities, WBS branches, cost lines or resources (their rate, or the time of the work that uses
+ *     them), or {@link Plan#PROJECT}; where a resource shares its id with one of the others, that one is meant
  * @param distribution how much: days or hours added, money added, or a factor
  */
 public record Impact(List<String> on, Effect effect, Draw draw, Estimate distribution) {

@@ -36,8 +36,11 @@ final class ImpactRules {
                     || target.equals(Plan.PROJECT)
                     || names.branches.contains(target)
                     || names.activities.containsKey(target);
-            if (!known) {
-                found.add(at, "there is no activity, WBS branch or cost line \"" + target + "\"");
+            boolean isResource = !known && names.resources.contains(target);
+            if (isResource && impact.effect() == Impact.Effect.ADD_COST) {
+                found.add(at, "\"" + target + "\" is a resource, which has a rate to scale and no amount to add to");
+            } else if (!known && !isResource) {
+                found.add(at, "there is no activity, WBS branch, cost line or resource \"" + target + "\"");
             } else if (isCost && impact.effect().isOnTime()) {
                 found.add(at, "\"" + target + "\" is a cost line, which takes no time");
             } else if (names.isHammock(target) && impact.effect().isOnTime()) {

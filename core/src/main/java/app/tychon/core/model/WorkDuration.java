@@ -48,6 +48,16 @@ public record WorkDuration(double amount, DurationUnit unit) {
         };
     }
 
+    /** Minutes where every minute of the clock counts: 24 hours to a day, seven days to a week. */
+    public double clockMinutes() {
+        return switch (unit) {
+            case MINUTES -> amount;
+            case HOURS -> amount * 60;
+            case DAYS, ELAPSED_DAYS -> amount * 24 * 60;
+            case WEEKS -> amount * 7 * 24 * 60;
+        };
+    }
+
     public boolean isElapsed() {
         return unit == DurationUnit.ELAPSED_DAYS;
     }

@@ -3,6 +3,7 @@ package app.tychon.core.schedule;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.WbsNode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -69,24 +70,25 @@ public final class Branches {
         return beneath.get(branch);
     }
 
-    /** Positions beneath a branch from which no link leads to another beneath it; hammocks lead nowhere and are none. */
+    /**
+     * Positions beneath a branch from which no path of links leads to another beneath it, not even through work outside;
+     * hammocks lead nowhere and are none. O(activities + links).
+     */
     public int[] exits(String branch) {
         boolean[] inside = new boolean[network.size()];
-        boolean[] leadsOn = new boolean[network.size()];
         for (int i : beneath(branch)) {
             inside[i] = !network.isHammock(i);
         }
-        for (int i : beneath(branch)) {
-            for (int link = network.firstIn(i); inside[i] && link < network.firstIn(i + 1); link++) {
-                leadsOn[network.from(link)] = true;
+        boolean[] leadsIn = new boolean[network.size()];
+        // Every link leads from a lower position to a higher one.
+        for (int i = network.size() - 1; i >= 0; i--) {
+            boolean arrives = !network.isHammock(i) && (inside[i] || leadsIn[i]);
+            for (int link = network.firstIn(i); arrives && link < network.firstIn(i + 1); link++) {
+                leadsIn[network.from(link)] = true;
             }
         }
-        List<Integer> exits = new ArrayList<>();
-        for (int i : beneath(branch)) {
-            if (inside[i] && !leadsOn[i]) {
-                exits.add(i);
-            }
-        }
-        return exits.stream().mapToInt(Integer::intValue).toArray();
+        return Arrays.stream(beneath(branch))
+                .filter(i -> inside[i] && !leadsIn[i])
+                .toArray();
     }
 }

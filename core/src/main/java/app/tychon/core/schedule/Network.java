@@ -19,6 +19,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * The activities and links of a plan as arrays in topological order, ready for passes over many iterations at once.
@@ -86,7 +87,9 @@ public final class Network {
                 planLinks[at] = arrow.index();
                 types[at] = arrow.type();
                 String calendar = lagCalendarOf(link);
-                double lag = link.lag().minutes(definitions.get(calendar));
+                double lag = runsInClockTime(link)
+                        ? link.lag().clockMinutes()
+                        : link.lag().minutes(definitions.get(calendar));
                 lags[at] = arrow.forward() ? lag : -lag;
                 lagTimes[at] = runsInClockTime(link) ? clockTime : calendars.get(calendar);
                 at++;
@@ -208,19 +211,58 @@ public final class Network {
     }
 
     /**
-     * Positions that an effect on time on an activity, a branch or the project strikes. On a branch, added time extends
-     * its exits only, so that it counts once. What is history and hammocks are spared.
+     * Positions that an effect on time on an activity, a branch, the project or a resource strikes: of a resource, the
+     * work that uses it. On a branch, added time extends its exits only, so that it counts once. What is history and
+     * hammocks are spared.
      */
     public int[] targets(String on, Impact.Effect effect) {
         int[] targets;
-        if (!branches.isBranch(on)) {
+        if (isActivity(on)) {
             targets = new int[] {position(on)};
+        } else if (!branches.isBranch(on)) {
+            targets = usersOf(on);
         } else {
             targets = effect.isScale() ? branches.beneath(on) : branches.exits(on);
         }
         return Arrays.stream(targets)
                 .filter(i -> !isHammock(i) && !works[i].isFinished())
                 .toArray();
+    }
+
+    /** Positions of the activities that use a resource. */
+    public int[] usersOf(String resource) {
+        return plan.assignments().stream()
+                .filter(a -> a.resource().equals(resource))
+                .mapToInt(a -> position(a.activity()))
+                .distinct()
+                .toArray();
+    }
+
+    /** Whether an id is that of an activity. */
+    public boolean isActivity(String id) {
+        return positions.containsKey(id);
+    }
+
+    /**
+     * Whether an activity, a branch or the project is finished work, which nothing strikes: a hammock with all that closes
+     * it, a branch with all work beneath it.
+     */
+    public boolean isHistory(String on) {
+        if (branches.isBranch(on)) {
+            int[] work = Arrays.stream(branches.beneath(on))
+                    .filter(i -> !isHammock(i))
+                    .toArray();
+            return work.length > 0 && Arrays.stream(work).allMatch(i -> works[i].isFinished());
+        }
+        int position = position(on);
+        if (!isHammock(position)) {
+            return works[position].isFinished();
+        }
+        int[] closing = IntStream.range(firstIn[position], firstIn[position + 1])
+                .filter(link -> !types[link].toStart())
+                .map(link -> from[link])
+                .toArray();
+        return closing.length > 0 && Arrays.stream(closing).allMatch(i -> works[i].isFinished());
     }
 
     /** The calendar an activity is worked in. */

@@ -1,10 +1,13 @@
 package app.tychon.core.simulation;
 
+import java.util.Optional;
+
 /**
  * What a run says of one activity.
  *
  * @param criticality share of iterations, 0 to 1, in which it lay on a longest path to the finish
  * @param cruciality Pearson's correlation of its duration with the project's
+ * @param delay of a milestone that risks may strike: it keeps its duration of 0
  * @param meanDuration mean sampled duration, working minutes
  * @param sdDuration standard deviation of it
  * @param meanStart mean start, an instant in minutes
@@ -18,6 +21,7 @@ public record ActivityResult(
         String id,
         double criticality,
         double cruciality,
+        Optional<Delay> delay,
         double meanDuration,
         double sdDuration,
         double meanStart,
@@ -25,4 +29,30 @@ public record ActivityResult(
         double meanCost,
         double[] duration,
         double[] start,
-        double[] finish) {}
+        double[] finish) {
+    /** Percentiles 1 to 99 of duration, start and finish. */
+    record Percentiles(double[] duration, double[] start, double[] finish) {}
+
+    ActivityResult with(Percentiles others) {
+        return new ActivityResult(
+                id,
+                criticality,
+                cruciality,
+                delay,
+                meanDuration,
+                sdDuration,
+                meanStart,
+                meanFinish,
+                meanCost,
+                others.duration(),
+                others.start(),
+                others.finish());
+    }
+
+    /**
+     * By how much risks delay a milestone, working minutes.
+     *
+     * @param percentiles 1 to 99 (index 0 is P1)
+     */
+    public record Delay(double mean, double sd, double[] percentiles) {}
+}

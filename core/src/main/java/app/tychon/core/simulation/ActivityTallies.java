@@ -2,15 +2,22 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
+import app.tychon.core.simulation.ActivityResult.Delay;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
 
 /** What is kept of every activity: tallies of duration, start and finish, and how often it was critical. */
 final class ActivityTallies {
-    /** Sums an activity: of its duration's deviation, its square, and its product with the project's deviation. */
-    private static final int SUMS = 3;
+    /**
+     * Sums an activity: of its duration's deviation, its square, and its product with the project's deviation; of the
+     * deviations of its start and finish, instants.
+     */
+    private static final int SUMS = 5;
+
+    private static final double[] NO_TIME = new double[99];
 
     private final Tally[] duration;
     private final Tally[] start;
@@ -21,7 +28,14 @@ final class ActivityTallies {
     /** A value near the mean, from which deviations are summed. */
     private final double[] centre;
 
-    private ActivityTallies(int size, double[] centre) {
+    private final double[] centreStart;
+    private final double[] centreFinish;
+    private final ForwardPass pass;
+
+    private ActivityTallies(int size, double[] centre, double[] centreStart, double[] centreFinish, ForwardPass pass) {
+        this.pass = pass;
+        this.centreStart = centreStart;
+        this.centreFinish = centreFinish;
         duration = new Tally[size];
         start = new Tally[size];
         finish = new Tally[size];
@@ -31,20 +45,22 @@ final class ActivityTallies {
     }
 
     /** Empty tallies whose ranges suit a pilot of {@code count} lanes. */
-    static ActivityTallies forPilot(Lanes pilot, int count) {
+    static ActivityTallies forPilot(ForwardPass pass, Lanes pilot, int count) {
         int size = pilot.duration.length;
-        ActivityTallies tallies = new ActivityTallies(size, new double[size]);
+        ActivityTallies tallies = new ActivityTallies(size, new double[size], new double[size], new double[size], pass);
         for (int i = 0; i < size; i++) {
             tallies.duration[i] = Tally.forPilot(pilot.duration[i], count);
             tallies.start[i] = Tally.forPilot(pilot.start[i], count);
             tallies.finish[i] = Tally.forPilot(pilot.finish[i], count);
             tallies.centre[i] = pilot.duration[i][0];
+            tallies.centreStart[i] = pass.startInstant(i, pilot.start[i][0]);
+            tallies.centreFinish[i] = pass.finishInstant(i, pilot.finish[i][0]);
         }
         return tallies;
     }
 
     ActivityTallies sibling() {
-        ActivityTallies other = new ActivityTallies(critical.length, centre);
+        ActivityTallies other = new ActivityTallies(critical.length, centre, centreStart, centreFinish, pass);
         for (int i = 0; i < critical.length; i++) {
             other.duration[i] = duration[i].sibling();
             other.start[i] = start[i].sibling();
@@ -58,7 +74,7 @@ final class ActivityTallies {
         return activities * SUMS;
     }
 
-    /** Adds the first {@code count} lanes of one activity; sum and sum of squares of its duration's deviation go to sums. */
+    /** Adds the first {@code count} lanes of one activity; sums of its deviations go to sums. */
     void addDates(int i, Lanes lanes, int count, double[] sums) {
         double[] values = lanes.duration[i];
         duration[i].add(values, count);
@@ -73,6 +89,14 @@ final class ActivityTallies {
         }
         sums[SUMS * i] = sum;
         sums[SUMS * i + 1] = squares;
+        double starts = 0;
+        double finishes = 0;
+        for (int k = 0; k < count; k++) {
+            starts += pass.startInstant(i, lanes.start[i][k]) - centreStart[i];
+            finishes += pass.finishInstant(i, lanes.finish[i][k]) - centreFinish[i];
+        }
+        sums[SUMS * i + 3] = starts;
+        sums[SUMS * i + 4] = finishes;
     }
 
     /**
@@ -120,7 +144,6 @@ final class ActivityTallies {
      */
     List<ActivityResult> results(
             CompiledPlan plan, double[] sums, double[] project, int n, ToDoubleFunction<String> costs) {
-        ForwardPass pass = plan.pass();
         double projectMean = Arrays.stream(project).sum() / n;
         double projectSquares = Arrays.stream(project).map(d -> d * d).sum() - n * projectMean * projectMean;
         return plan.network().plan().activities().parallelStream()
@@ -130,16 +153,23 @@ final class ActivityTallies {
                     double squares = Math.max(0, sums[SUMS * i + 1] - n * mean * mean);
                     double products = sums[SUMS * i + 2] - n * mean * projectMean;
                     boolean varies = duration[i].max() > duration[i].min() && projectSquares > 0;
+                    double sd = n < 2 ? 0 : Math.sqrt(squares / (n - 1));
+                    double[] durations = duration[i].percentiles();
+                    boolean isMilestone = activity.isMilestone();
+                    Optional<Delay> delay = isMilestone && plan.risks().mayStrike(i)
+                            ? Optional.of(new Delay(centre[i] + mean, sd, durations))
+                            : Optional.empty();
                     return new ActivityResult(
                             activity.id(),
                             (double) critical[i] / n,
                             varies ? products / Math.sqrt(squares * projectSquares) : 0,
-                            centre[i] + mean,
-                            n < 2 ? 0 : Math.sqrt(squares / (n - 1)),
-                            start[i].mean(c -> pass.startInstant(i, c)),
-                            finish[i].mean(c -> pass.finishInstant(i, c)),
+                            delay,
+                            isMilestone ? 0 : centre[i] + mean,
+                            isMilestone ? 0 : sd,
+                            centreStart[i] + sums[SUMS * i + 3] / n,
+                            centreFinish[i] + sums[SUMS * i + 4] / n,
                             costs.applyAsDouble(activity.id()),
-                            duration[i].percentiles(),
+                            isMilestone ? NO_TIME : durations,
                             instants(start[i].percentiles(), c -> pass.startInstant(i, c)),
                             instants(finish[i].percentiles(), c -> pass.finishInstant(i, c)));
                 })

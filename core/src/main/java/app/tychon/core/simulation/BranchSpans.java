@@ -8,12 +8,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** First start and last finish of every branch in the lanes of a batch, on the axis of the pass; one thread's own. */
+/**
+ * First start and last finish of every branch in the lanes of a batch, on the axis of the pass; one thread's own. A hammock
+ * does not widen its branch; it counts only in branches that hold nothing else.
+ */
 final class BranchSpans {
     private final List<String> names;
     private final Map<String, Integer> rows = new HashMap<>();
     private final int[] above;
     private final int[] rowOf;
+    private final boolean[] isHammock;
+    /** Whether a branch holds anything but hammocks. */
+    private final boolean[] holdsWork;
+
     final double[][] start;
     final double[][] finish;
 
@@ -27,8 +34,14 @@ final class BranchSpans {
                 .mapToInt(name -> branches.above(name).map(rows::get).orElse(-1))
                 .toArray();
         rowOf = new int[network.size()];
+        isHammock = new boolean[network.size()];
         for (int i = 0; i < rowOf.length; i++) {
             rowOf[i] = rows.get(network.activity(i).wbs());
+            isHammock[i] = network.isHammock(i);
+        }
+        holdsWork = new boolean[names.size()];
+        for (int row = 0; row < holdsWork.length; row++) {
+            holdsWork[row] = Arrays.stream(branches.beneath(names.get(row))).anyMatch(i -> !isHammock[i]);
         }
         start = new double[names.size()][width];
         finish = new double[names.size()][width];
@@ -47,13 +60,15 @@ final class BranchSpans {
 
     /** Takes in an activity that has been placed. */
     void add(int position, Lanes lanes, int count) {
-        widen(rowOf[position], lanes.start[position], lanes.finish[position], count);
+        if (!isHammock[position] || !holdsWork[rowOf[position]]) {
+            widen(rowOf[position], lanes.start[position], lanes.finish[position], count);
+        }
     }
 
     /** Takes the branches in by those above them. */
     void rollUp(int count) {
         for (int row = 0; row < above.length; row++) {
-            if (above[row] >= 0) {
+            if (above[row] >= 0 && (holdsWork[row] || !holdsWork[above[row]])) {
                 widen(above[row], start[row], finish[row], count);
             }
         }

@@ -5,11 +5,8 @@ import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Action;
 import app.tychon.core.model.CostTiming;
-import app.tychon.core.model.Response;
-import app.tychon.core.model.Risk;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.simulation.Variation.RiskSetting;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.IsoFields;
@@ -19,6 +16,7 @@ import java.util.Arrays;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoublePredicate;
 
 /**
  * Money per period of time in every iteration of a run: at the start or the finish of what it stands on, or evenly over
@@ -64,7 +62,7 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
             last = Math.max(last, result.finish()[i]);
             first = Math.min(first, result.start()[i]);
         }
-        for (Action action : actions(plan)) {
+        for (Action action : ResponseActions.of(plan.network().plan(), plan.variation())) {
             first = Math.min(first, Instants.of(action.start().atStartOfDay()));
             last = Math.max(last, Instants.of(action.finish().plusDays(1).atStartOfDay()));
         }
@@ -100,15 +98,6 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
         return new CashFlow(starts, sum, sums);
     }
 
-    private static List<Action> actions(CompiledPlan plan) {
-        return plan.network().plan().risks().stream()
-                .filter(Risk::isLive)
-                .filter(risk -> plan.variation().of(risk.id()) == RiskSetting.AFTER_RESPONSE)
-                .flatMap(risk -> risk.response().map(Response::actions).orElse(List.of()).stream())
-                .filter(action -> action.state() != Action.State.DROPPED)
-                .toList();
-    }
-
     /** Posts the money of batches to periods. */
     private static final class Ledger {
         private final Network network;
@@ -140,7 +129,7 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
             }
             WorkingTime clock =
                     WorkingTimes.clock(network.plan().project().start().toLocalDate());
-            for (Action action : actions(plan)) {
+            for (Action action : ResponseActions.of(plan.network().plan(), plan.variation())) {
                 double start = Instants.of(action.start().atStartOfDay());
                 double finish = Instants.of(action.finish().plusDays(1).atStartOfDay());
                 for (int i = 0; i < iterations; i++) {
@@ -169,23 +158,33 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
                         ? pass.endInstant(worker.spans.finish[row][k])
                         : pass.finishInstant(row, worker.lanes.finish[row][k]);
                 switch (timing) {
-                    case START -> at(start, total[k], first + k);
+                    case START -> amounts[periodFrom(start)][first + k] += total[k];
                     case FINISH -> at(finish, total[k], first + k);
                     case EVEN -> evenly(time, start, finish, total[k], first + k);
                 }
             }
         }
 
-        private void at(double instant, double money, int iteration) {
-            amounts[periodOf(instant)][iteration] += money;
+        private void at(double finish, double money, int iteration) {
+            amounts[periodTo(finish)][iteration] += money;
         }
 
-        private int periodOf(double instant) {
+        /** The period that what starts at an instant falls into: at midnight, the one that begins. */
+        private int periodFrom(double start) {
+            return lastEdge(edge -> edge <= start);
+        }
+
+        /** The period that what finishes at an instant falls into: at midnight, the one that ends. */
+        private int periodTo(double finish) {
+            return lastEdge(edge -> edge < finish);
+        }
+
+        private int lastEdge(DoublePredicate lies) {
             int low = 0;
             int high = edges.length - 2;
             while (low < high) {
                 int middle = (low + high + 1) >>> 1;
-                if (edges[middle] < instant) {
+                if (lies.test(edges[middle])) {
                     low = middle;
                 } else {
                     high = middle - 1;
@@ -202,8 +201,8 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
                 return;
             }
             double[] work = works.computeIfAbsent(time, this::workAtEdges);
-            int lastPeriod = periodOf(finish);
-            for (int p = periodOf(start); p <= lastPeriod; p++) {
+            int lastPeriod = periodTo(finish);
+            for (int p = periodFrom(start); p <= lastPeriod; p++) {
                 double begin = Math.max(from, work[p]);
                 double end = p == lastPeriod ? from + all : Math.min(from + all, work[p + 1]);
                 amounts[p][iteration] += money * Math.max(0, end - begin) / all;

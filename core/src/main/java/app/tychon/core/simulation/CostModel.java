@@ -8,12 +8,9 @@ import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Resource;
-import app.tychon.core.model.Response;
-import app.tychon.core.model.Risk;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.simulation.Variation.RiskSetting;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -25,8 +22,9 @@ import java.util.function.Function;
 
 /**
  * The money of an iteration, apart by cause. A line of planned amount a, sampled amount A, variable share v and duration
- * ratio r (sampled by planned) costs A(1 − v) + A v r = a + (A − a) + A v (r − 1): planned, estimate spread at planned
- * durations, time-driven. Where nothing is planned to take time, r is 1. A resource paid by time is a line without spread
+ * ratios r (sampled by planned) and q (expected by progress, by planned) costs A(1 − v) + A v r = a g + (A − a) g +
+ * A v (r − q) with g = 1 + v (q − 1): planned, estimate spread at the durations to be expected, time-driven. Without
+ * progress q is 1. Where nothing is planned to take time, so is r. A resource paid by time is a line without spread
  * and fixed part. Risks multiply a line's cost or add to it; actions are certain.
  */
 final class CostModel {
@@ -38,9 +36,15 @@ final class CostModel {
             double variableShare,
             UncertainInput sampled,
             double plannedDuration,
+            double progressRatio,
             CostTiming timing,
             int owner,
-            List<Hit> scaled) {}
+            List<Hit> scaled) {
+        /** See {@link PlannedCost#growth}. */
+        double growth() {
+            return 1 + variableShare * (progressRatio - 1);
+        }
+    }
 
     /** Money a risk adds to something. */
     private record Added(String on, int owner, Hit hit) {}
@@ -74,7 +78,8 @@ final class CostModel {
         Map<String, Resource> resources = new HashMap<>();
         plan.resources().forEach(r -> resources.put(r.id(), r));
         for (Assignment one : sorted(plan.assignments(), a -> a.activity() + "\n" + a.resource())) {
-            assign(parts, one, resources.get(one.resource()));
+            List<Hit> scaled = hits.scaled().getOrDefault(RiskTargets.id(one), List.of());
+            assign(parts, one, resources.get(one.resource()), scaled);
         }
         Map<String, String> lines = new HashMap<>();
         plan.costs().forEach(line -> lines.put(line.id(), line.on()));
@@ -84,10 +89,12 @@ final class CostModel {
         });
         double sum = 0;
         for (Item item : items) {
-            sum += item.amount();
+            sum += item.amount() * item.growth();
         }
         planned = sum;
-        actions = actions(plan, parts.variation());
+        actions = ResponseActions.of(plan, parts.variation()).stream()
+                .mapToDouble(Action::cost)
+                .sum();
     }
 
     static CostModel of(CompiledPlan.Parts parts, Map<String, UncertainInput> amounts, RiskModel.MoneyHits hits) {
@@ -99,8 +106,7 @@ final class CostModel {
         Estimates estimates = Estimates.of(network.plan());
         Map<String, UncertainInput> amounts = new HashMap<>();
         for (CostLine line : network.plan().costs()) {
-            boolean finished = !network.branches().isBranch(line.on())
-                    && network.work(network.position(line.on())).isFinished();
+            boolean finished = network.isHistory(line.on());
             amounts.put(
                     line.id(),
                     estimates
@@ -129,31 +135,27 @@ final class CostModel {
             List<Hit> scaled) {
         int position = network.branches().isBranch(on) ? -1 : network.position(on);
         items.add(new Item(
-                on, position, amount, variableShare, sampled, parts.planned().duration(on), timing, owner(on), scaled));
+                on,
+                position,
+                amount,
+                variableShare,
+                sampled,
+                parts.planned().duration(on),
+                parts.planned().progressRatio(on),
+                timing,
+                owner(on),
+                scaled));
     }
 
-    /** Paid by time, it follows the duration; paid by the unit, it does not. */
-    private void assign(CompiledPlan.Parts parts, Assignment one, Resource resource) {
+    private void assign(CompiledPlan.Parts parts, Assignment one, Resource resource, List<Hit> scaled) {
         double amount = PlannedCost.of(network, parts.planned(), one, resource);
-        boolean byTime = resource.per() != Resource.Per.UNIT;
         UncertainInput certain = UncertainInput.certain(amount);
-        add(parts, one.activity(), CostTiming.EVEN, amount, byTime ? 1 : 0, certain, List.of());
+        double variable = PlannedCost.variableShare(resource);
+        add(parts, one.activity(), CostTiming.EVEN, amount, variable, certain, scaled);
     }
 
     private int owner(String on) {
         return owners.computeIfAbsent(on, o -> owners.size());
-    }
-
-    private static double actions(Plan plan, Variation variation) {
-        double sum = 0;
-        for (Risk risk : sorted(plan.risks(), Risk::id)) {
-            if (risk.isLive() && variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE) {
-                for (Action action : risk.response().map(Response::actions).orElse(List.of())) {
-                    sum += action.state() == Action.State.DROPPED ? 0 : action.cost();
-                }
-            }
-        }
-        return sum;
     }
 
     double planned() {
@@ -188,15 +190,17 @@ final class CostModel {
         for (Item item : items) {
             item.sampled().sample(draws, first, count, out.amount, out.scratch);
             duration(item, lanes, spans, count, out.duration);
+            double growth = item.growth();
             boolean scaled = factors(item, draws, first, count, strikes, out);
             for (int k = 0; k < count; k++) {
                 double ratio = item.plannedDuration() > 0 ? out.duration[k] / item.plannedDuration() : 1;
-                double driven = out.amount[k] * item.variableShare() * (ratio - 1);
-                double more = scaled ? (out.amount[k] + driven) * (out.factor[k] - 1) : 0;
-                out.spread[k] += out.amount[k] - item.amount();
+                double driven = out.amount[k] * item.variableShare() * (ratio - item.progressRatio());
+                double before = out.amount[k] * growth + driven;
+                double more = scaled ? before * (out.factor[k] - 1) : 0;
+                out.spread[k] += (out.amount[k] - item.amount()) * growth;
                 out.timeDriven[k] += driven;
                 out.risk[k] += more;
-                out.total[k] = out.amount[k] + driven + more;
+                out.total[k] = before + more;
             }
             out.addTotal(item.owner(), count);
             spending.spent(item.on(), item.timing(), out.total);

@@ -4,7 +4,7 @@ import java.util.Arrays;
 
 /**
  * For how many years a recurring risk can strike: as long as the longest of its targets lasts, an activity by its sampled
- * duration before any risk, a branch or the project by the plan; or a stated period.
+ * duration before any risk, a branch or the project by the plan, of work under way what remains; or a stated period.
  *
  * @param fixed           years that do not vary
  * @param positions       activities whose sampled durations count

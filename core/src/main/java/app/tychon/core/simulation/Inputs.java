@@ -61,6 +61,15 @@ public final class Inputs {
 
     /** The values of an input in the first {@code iterations} of a run with these settings. */
     public double[] sample(Input input, RunSettings settings, int iterations) {
+        return sample(input, settings, 0, iterations);
+    }
+
+    /**
+     * The values of an input in {@code iterations} of a run from one on.
+     *
+     * @param from a multiple of {@value Simulation#BATCH}
+     */
+    public double[] sample(Input input, RunSettings settings, int from, int iterations) {
         Filler filler =
                 switch (input.kind()) {
                     case ESTIMATE -> plan.duration(network.position(input.id()))::sample;
@@ -75,7 +84,7 @@ public final class Inputs {
         double[] batch = new double[Simulation.BATCH];
         for (int first = 0; first < iterations; first += Simulation.BATCH) {
             int count = Math.min(Simulation.BATCH, iterations - first);
-            filler.fill(draws, first, count, batch, scratch);
+            filler.fill(draws, from + first, count, batch, scratch);
             System.arraycopy(batch, 0, values, first, count);
         }
         return values;

@@ -149,10 +149,11 @@ final class OutputSamples {
 
     private void addActivity(Kept one, BatchWorker worker, int first, int count) {
         int i = one.position();
+        boolean isMilestone = network.activity(i).isMilestone();
         for (int k = 0; k < count; k++) {
             one.output().start()[first + k] = pass.startInstant(i, worker.lanes.start[i][k]);
             one.output().finish()[first + k] = pass.finishInstant(i, worker.lanes.finish[i][k]);
-            one.output().duration()[first + k] = worker.lanes.duration[i][k];
+            one.output().duration()[first + k] = isMilestone ? 0 : worker.lanes.duration[i][k];
         }
     }
 

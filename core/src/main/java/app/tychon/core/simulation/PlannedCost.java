@@ -9,7 +9,10 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/** What a plan costs without uncertainty: its cost lines, and its resources for the time and quantities planned. */
+/**
+ * What a plan costs without uncertainty: its cost lines, and its resources for the time and quantities planned. As the
+ * planned finish, it follows progress: what grows with time has the duration that is to be expected now.
+ */
 public final class PlannedCost {
     private PlannedCost() {}
 
@@ -17,14 +20,28 @@ public final class PlannedCost {
         PlannedSpans spans = new PlannedSpans(network, ForwardPass.of(network));
         Map<String, Resource> resources =
                 network.plan().resources().stream().collect(Collectors.toMap(Resource::id, Function.identity()));
-        double sum =
-                network.plan().costs().stream().mapToDouble(CostLine::amount).sum();
+        double sum = 0;
+        for (CostLine line : network.plan().costs()) {
+            sum += line.amount() * growth(spans, line.on(), 1 - line.fixedShare());
+        }
         for (Assignment one : network.plan().assignments()) {
-            sum += of(network, spans, one, resources.get(one.resource()));
+            Resource resource = resources.get(one.resource());
+            sum += of(network, spans, one, resource) * growth(spans, one.activity(), variableShare(resource));
         }
         return sum;
     }
 
+    /** What progress has made of an amount of which a share grows with time. */
+    static double growth(PlannedSpans spans, String on, double variableShare) {
+        return 1 + variableShare * (spans.progressRatio(on) - 1);
+    }
+
+    /** Paid by time, it follows the duration; paid by the unit, it does not. */
+    static double variableShare(Resource resource) {
+        return resource.per() == Resource.Per.UNIT ? 0 : 1;
+    }
+
+    /** At the planned duration. */
     static double of(Network network, PlannedSpans spans, Assignment one, Resource resource) {
         int position = network.position(one.activity());
         double minutes = spans.duration(one.activity());

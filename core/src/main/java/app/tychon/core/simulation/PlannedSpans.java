@@ -27,16 +27,23 @@ final class PlannedSpans {
         spans.rollUp(1);
     }
 
-    /** Minutes of the clock from start to finish of an activity, a branch or the project; 0 for an empty branch. */
-    double clockMinutes(String on) {
+    /**
+     * Minutes of the clock from start to finish of an activity, a branch or the project, as far as they lie ahead; 0 for an
+     * empty branch and for what is over.
+     */
+    double clockMinutesLeft(String on) {
         if (network.branches().isBranch(on)) {
             int row = spans.row(on);
             return isEmpty(row)
                     ? 0
-                    : pass.endInstant(spans.finish[row][0]) - pass.spanStartInstant(spans.start[row][0]);
+                    : ahead(pass.spanStartInstant(spans.start[row][0]), pass.endInstant(spans.finish[row][0]));
         }
         int i = network.position(on);
-        return pass.finishInstant(i, lanes.finish[i][0]) - pass.startInstant(i, lanes.start[i][0]);
+        return ahead(pass.startInstant(i, lanes.start[i][0]), pass.finishInstant(i, lanes.finish[i][0]));
+    }
+
+    private double ahead(double start, double finish) {
+        return Math.max(0, finish - Math.max(start, network.earliest()));
     }
 
     /**
@@ -50,6 +57,18 @@ final class PlannedSpans {
         }
         int i = network.position(on);
         return network.isHammock(i) ? lanes.duration[i][0] : network.planned(i);
+    }
+
+    /**
+     * The duration to be expected without uncertainty, in parts of the planned one: one where nothing is planned to take
+     * time; another where progress was better or worse than planned.
+     */
+    double progressRatio(String on) {
+        if (network.branches().isBranch(on)) {
+            return 1;
+        }
+        int i = network.position(on);
+        return network.isHammock(i) || network.planned(i) == 0 ? 1 : network.expected(i) / network.planned(i);
     }
 
     private boolean isEmpty(int row) {

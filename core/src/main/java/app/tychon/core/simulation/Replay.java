@@ -92,7 +92,8 @@ public record Replay(
             int i = network.position(activity.id());
             plan.duration(i).sample(draws, first, LANES, undisturbed, scratch);
             Integer owner = owners.get(activity.id());
-            double duration = worker.lanes.duration[i][lane];
+            // A milestone that risks delay still takes no time.
+            double duration = activity.isMilestone() ? 0 : worker.lanes.duration[i][lane];
             boolean isWork = !activity.isHammock() && !network.work(i).isFinished();
             activities.add(new ReplayedActivity(
                     activity.id(),

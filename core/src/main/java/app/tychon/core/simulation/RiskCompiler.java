@@ -10,6 +10,7 @@ import app.tychon.core.model.Risk;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.Variation.RiskSetting;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -66,7 +67,9 @@ final class RiskCompiler {
         if (compiled.containsKey(risk.id())) {
             return;
         }
-        Optional<Risk.Condition> condition = risk.onlyIf();
+        // What has occurred is a fact, whatever it once depended on.
+        boolean occurred = risk.state() == Risk.State.OCCURRED;
+        Optional<Risk.Condition> condition = risk.onlyIf().filter(c -> !occurred);
         // What is off or closed does not occur.
         boolean never =
                 condition.filter(c -> !byId.containsKey(c.risk()) && c.occurs()).isPresent();
@@ -76,7 +79,7 @@ final class RiskCompiler {
                 risk.response().filter(r -> variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE);
         double[] chance = exclusive.getOrDefault(
                 risk.id(), new double[] {0, response.map(Response::probability).orElse(risk.probability())});
-        if (risk.state() == Risk.State.OCCURRED) {
+        if (occurred) {
             chance = new double[] {0, 1};
         }
         int index = compiled.size();
@@ -154,6 +157,16 @@ final class RiskCompiler {
         return new Times.Poisson(stream, often.rate(), exposure);
     }
 
+    /** The thing itself, or the work that uses a resource. */
+    private List<String> placesOf(String on) {
+        if (network.isActivity(on) || network.branches().isBranch(on)) {
+            return List.of(on);
+        }
+        return Arrays.stream(network.usersOf(on))
+                .mapToObj(i -> network.activity(i).id())
+                .toList();
+    }
+
     private Exposure exposure(List<Impact> effects) {
         double fixed = 0;
         Map<Integer, Double> sampled = new LinkedHashMap<>();
@@ -161,16 +174,17 @@ final class RiskCompiler {
         network.plan().costs().forEach(line -> linesOn.put(line.id(), line.on()));
         for (Impact impact : effects) {
             for (String target : impact.on()) {
-                String on = linesOn.getOrDefault(target, target);
-                double years = planned.clockMinutes(on) / Exposure.MINUTES_PER_YEAR;
-                boolean isTask = !network.branches().isBranch(on)
-                        && !network.isHammock(network.position(on))
-                        && network.expected(network.position(on)) > 0;
-                if (isTask) {
-                    int position = network.position(on);
-                    sampled.put(position, years / network.expected(position));
-                } else {
-                    fixed = Math.max(fixed, years);
+                for (String on : placesOf(linesOn.getOrDefault(target, target))) {
+                    double years = planned.clockMinutesLeft(on) / Exposure.MINUTES_PER_YEAR;
+                    boolean isTask = network.isActivity(on)
+                            && !network.isHammock(network.position(on))
+                            && network.work(network.position(on)).remaining() > 0;
+                    if (isTask) {
+                        int position = network.position(on);
+                        sampled.put(position, years / network.work(position).remaining());
+                    } else {
+                        fixed = Math.max(fixed, years);
+                    }
                 }
             }
         }

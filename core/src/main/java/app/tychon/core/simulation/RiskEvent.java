@@ -44,6 +44,10 @@ record RiskEvent(
         strikes.note(index, count);
         if (strikes.any(index) && times != Times.ONCE) {
             times.fill(draws, first, count, durations, strikes, out, scratch);
+            for (int k = 0; risk.state() == Risk.State.OCCURRED && k < count; k++) {
+                // What has occurred struck at least once.
+                out[k] = Math.max(1, out[k]);
+            }
             strikes.note(index, count);
         }
     }

@@ -41,6 +41,11 @@ final class RiskModel {
         return events;
     }
 
+    /** Whether any risk may change the duration of an activity. */
+    boolean mayStrike(int position) {
+        return timeHits[position].length > 0;
+    }
+
     MoneyHits money() {
         return money;
     }

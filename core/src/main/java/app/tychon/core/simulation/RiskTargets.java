@@ -1,16 +1,21 @@
 package app.tychon.core.simulation;
 
+import app.tychon.core.model.Assignment;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Impact;
 import app.tychon.core.schedule.Network;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** What an effect on something strikes in the end. */
 final class RiskTargets {
     private RiskTargets() {}
 
-    /** Ids of the activities, for an effect on time; of the cost lines that are scaled; or of what money is added to. */
+    /**
+     * Ids of the activities, for an effect on time; of the cost lines and assignments that are scaled; or of what money is
+     * added to. Finished work is spared.
+     */
     static List<String> of(Network network, Impact.Effect effect, String on) {
         return switch (effect) {
             case ADD_TIME, SCALE_TIME ->
@@ -18,12 +23,38 @@ final class RiskTargets {
                         .mapToObj(i -> network.activity(i).id())
                         .toList();
             case SCALE_COST ->
-                network.plan().costs().stream()
-                        .filter(line -> line.id().equals(on) || standsIn(network, line.on(), on))
-                        .map(CostLine::id)
+                Stream.concat(
+                                network.plan().costs().stream()
+                                        .filter(line -> line.id().equals(on) || standsIn(network, line.on(), on))
+                                        .filter(line -> !network.isHistory(line.on()))
+                                        .map(CostLine::id),
+                                network.plan().assignments().stream()
+                                        .filter(one -> isOf(network, one, on))
+                                        .filter(one -> !network.isHistory(one.activity()))
+                                        .map(RiskTargets::id))
                         .toList();
-            case ADD_COST -> List.of(on);
+            case ADD_COST -> network.isHistory(placeOf(network, on)) ? List.of() : List.of(on);
         };
+    }
+
+    /** What the money of an assignment is known by. */
+    static String id(Assignment assignment) {
+        return assignment.activity() + "\n" + assignment.resource();
+    }
+
+    /** Whether an assignment's money is that of a resource, an activity, a branch or the project. */
+    private static boolean isOf(Network network, Assignment one, String on) {
+        boolean isRow = network.isActivity(on) || network.branches().isBranch(on);
+        return isRow ? standsIn(network, one.activity(), on) : one.resource().equals(on);
+    }
+
+    /** What a cost line stands on, or the thing itself. */
+    private static String placeOf(Network network, String on) {
+        return network.plan().costs().stream()
+                .filter(line -> line.id().equals(on))
+                .map(CostLine::on)
+                .findFirst()
+                .orElse(on);
     }
 
     /** Whether something stands on an activity, or on a branch or anything beneath it. */

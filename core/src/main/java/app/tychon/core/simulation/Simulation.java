@@ -4,12 +4,16 @@ import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.CostModel.Spending;
 import app.tychon.core.simulation.RunResult.RiskResult;
+import app.tychon.core.statistics.DateSample;
+import app.tychon.core.statistics.Sample;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -53,7 +57,7 @@ public final class Simulation {
         int count = Math.min(PILOT, settings.iterations());
         BatchWorker pilot = new BatchWorker(plan, draws, count);
         pilot.iterate(0, count, i -> {}, Spending.UNSEEN);
-        tallies = ActivityTallies.forPilot(pilot.lanes, count);
+        tallies = ActivityTallies.forPilot(plan.pass(), pilot.lanes, count);
         branches = BranchTallies.forPilot(network, pilot.spans, count);
         batches = new Batches(settings, monitor);
         sums = new OrderedSums(ActivityTallies.sumsSize(network.size()));
@@ -81,6 +85,7 @@ public final class Simulation {
         double[] duration = Arrays.copyOf(samples.duration, n);
         double[] deviations = Arrays.stream(duration).map(d -> d - planDuration).toArray();
         double[] money = ownerSums.totals();
+        List<Output> kept = outputs.result(n);
         Map<String, Integer> owners = plan.costs().owners();
         return new RunResult(
                 settings,
@@ -91,16 +96,35 @@ public final class Simulation {
                 samples.cost(plan, n),
                 plan.schedule().finish(),
                 planDuration,
-                tallies.results(
-                        plan,
-                        sums.totals(),
-                        deviations,
-                        n,
-                        id -> owners.containsKey(id) ? money[owners.get(id)] / n : 0),
+                exact(
+                        tallies.results(
+                                plan,
+                                sums.totals(),
+                                deviations,
+                                n,
+                                id -> owners.containsKey(id) ? money[owners.get(id)] / n : 0),
+                        kept),
                 branches.results(plan.pass(), n),
-                outputs.result(n),
+                kept,
                 riskResults(n),
                 paths.result(n, duration));
+    }
+
+    /** Percentiles of activities of which every value was kept are those of the values. */
+    private List<ActivityResult> exact(List<ActivityResult> activities, List<Output> kept) {
+        Map<String, Output> byId = kept.stream()
+                .filter(output -> output.kind() == Output.Kind.ACTIVITY)
+                .collect(Collectors.toMap(Output::id, Function.identity()));
+        return activities.parallelStream()
+                .map(one -> byId.containsKey(one.id()) ? one.with(percentiles(byId.get(one.id()))) : one)
+                .toList();
+    }
+
+    private ActivityResult.Percentiles percentiles(Output output) {
+        return new ActivityResult.Percentiles(
+                Sample.of(output.duration()).percentiles(),
+                DateSample.of(output.start(), network.projectTime()).percentiles(),
+                DateSample.of(output.finish(), network.projectTime()).percentiles());
     }
 
     /** Whether finish, cost and every watched finish are known well enough; the first that is not settles it. */

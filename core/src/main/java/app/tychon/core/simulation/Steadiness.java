@@ -1,8 +1,8 @@
 package app.tychon.core.simulation;
 
+import app.tychon.core.statistics.PercentileInterval;
+import app.tychon.core.statistics.Sample;
 import java.util.Arrays;
-import org.hipparchus.special.Erf;
-import org.hipparchus.util.FastMath;
 
 /**
  * When a run has seen enough: for every watched output the half-width of the interval of its mean and of a percentile is below a
@@ -42,18 +42,13 @@ public record Steadiness(double tolerance, double level, double certainty) {
      * deviation. Zero where nothing varies.
      */
     public static double width(double level, double certainty, double[] values, int count) {
-        double[] sorted = Arrays.copyOf(values, count);
-        Arrays.sort(sorted);
-        double mean = Arrays.stream(sorted).average().orElse(0);
-        double squares = Arrays.stream(sorted).map(v -> (v - mean) * (v - mean)).sum();
-        double sd = Math.sqrt(squares / Math.max(1, count - 1));
+        Sample sample = Sample.of(Arrays.copyOf(values, count));
+        double sd = sample.standardDeviation();
         if (sd == 0) {
             return 0;
         }
-        double z = FastMath.sqrt(2) * Erf.erfInv(certainty);
-        double half = z * Math.sqrt(count * level * (1 - level));
-        int low = (int) Math.max(0, Math.floor(count * level - half) - 1);
-        int high = (int) Math.min(count - 1, Math.ceil(count * level + half) - 1);
-        return Math.max(z / Math.sqrt(count), (sorted[high] - sorted[low]) / 2 / sd);
+        PercentileInterval interval = sample.percentileWithInterval(level, certainty);
+        return Math.max(
+                Sample.normalQuantile(certainty) / Math.sqrt(count), (interval.high() - interval.low()) / 2 / sd);
     }
 }

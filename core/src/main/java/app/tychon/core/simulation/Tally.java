@@ -1,7 +1,6 @@
 package app.tychon.core.simulation;
 
 import java.util.Arrays;
-import java.util.function.DoubleUnaryOperator;
 
 /**
  * The distribution of one quantity in fixed memory: counts in {@value #BINS} bins over the range a pilot has shown, half
@@ -112,25 +111,6 @@ final class Tally {
 
     double max() {
         return max;
-    }
-
-    /** The mean of what {@code map} makes of the values, within half the width of a bin. */
-    double mean(DoubleUnaryOperator map) {
-        settle();
-        double sum = 0;
-        int total = outsideCount;
-        for (int bin = 0; bin < BINS; bin++) {
-            if (counts[bin] > 0) {
-                double middle = Math.max(min, Math.min(max, low + width * (bin + 0.5)));
-                sum += counts[bin] * map.applyAsDouble(middle);
-                total += counts[bin];
-            }
-        }
-        Arrays.sort(outside, 0, outsideCount);
-        for (int i = 0; i < outsideCount; i++) {
-            sum += map.applyAsDouble(outside[i]);
-        }
-        return sum / total;
     }
 
     /** The percentiles 1 to 99, each within the width of a bin. */

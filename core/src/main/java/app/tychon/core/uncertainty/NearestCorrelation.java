@@ -1,5 +1,6 @@
 package app.tychon.core.uncertainty;
 
+import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
 
@@ -19,6 +20,26 @@ public final class NearestCorrelation {
     /** Whether there is a set of quantities with these correlations: no eigenvalue below zero, up to rounding. */
     public static boolean isPossible(double[][] matrix) {
         return Cholesky.lower(matrix).isPresent();
+    }
+
+    /** Whether these rank correlations can hold together: whether the normals beneath them can. */
+    public static boolean isPossibleOfRanks(double[][] ranks) {
+        return isPossible(each(ranks, RankCorrelation::toNormal));
+    }
+
+    /** The rank correlations of the nearest normals that can hold together. */
+    public static double[][] ofRanks(double[][] ranks) {
+        return each(of(each(ranks, RankCorrelation::toNormal)), RankCorrelation::ofNormal);
+    }
+
+    private static double[][] each(double[][] matrix, DoubleUnaryOperator map) {
+        double[][] result = copy(matrix);
+        for (int i = 0; i < result.length; i++) {
+            for (int j = 0; j < result.length; j++) {
+                result[i][j] = i == j ? 1 : map.applyAsDouble(matrix[i][j]);
+            }
+        }
+        return result;
     }
 
     /** @param matrix symmetric with unit diagonal; it is not changed */

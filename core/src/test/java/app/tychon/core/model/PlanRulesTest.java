@@ -219,7 +219,7 @@ class PlanRulesTest {
         assertThat(problems(plan))
                 .containsExactlyInAnyOrder(
                         "/risks/0/probability: a probability lies between 0 and 1; this is 1.5",
-                        "/risks/0/impacts/0/on/0: there is no activity, WBS branch or cost line \"Q\"",
+                        "/risks/0/impacts/0/on/0: there is no activity, WBS branch, cost line or resource \"Q\"",
                         "/risks/0/impacts/0/on/1: \"C\" is a cost line, which takes no time",
                         "/risks/0/impacts/0/on/2: \"H\" is a hammock, which has no duration of its own",
                         "/risks/1/impacts/0/distribution/basis: this effect is counted in a factor",

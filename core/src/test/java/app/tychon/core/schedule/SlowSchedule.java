@@ -21,13 +21,14 @@ import java.util.stream.Collectors;
  * that ends no later than needed.
  */
 public final class SlowSchedule {
-    private static final SlowCalendar CLOCK = new SlowCalendar(new CalendarDefinition(
+    private static final CalendarDefinition ROUND_THE_CLOCK = new CalendarDefinition(
             "clock",
             "Clock",
             24,
             Arrays.stream(DayOfWeek.values())
                     .collect(Collectors.toMap(d -> d, d -> List.of(new app.tychon.core.model.Shift(0, 1440)))),
-            List.of()));
+            List.of());
+    private static final SlowCalendar CLOCK = new SlowCalendar(ROUND_THE_CLOCK);
 
     private final Plan plan;
     private final Map<String, Double> durations;
@@ -169,7 +170,7 @@ public final class SlowSchedule {
         Activity owner = activity(plan.project().lagCalendar() == LagCalendar.SUCCESSOR ? link.to() : link.from());
         boolean clock = link.lag().isElapsed() || plan.project().lagCalendar() == LagCalendar.ELAPSED;
         SlowCalendar calendar = clock ? CLOCK : new SlowCalendar(definition(owner));
-        double minutes = sign * link.lag().minutes(definition(owner));
+        double minutes = sign * link.lag().minutes(clock ? ROUND_THE_CLOCK : definition(owner));
         if (minutes == 0) {
             return source;
         }

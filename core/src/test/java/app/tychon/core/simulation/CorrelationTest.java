@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.analysis.CorrelationReport;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.model.Correlation;
 import app.tychon.core.model.Shape;
+import app.tychon.core.statistics.Sample;
 import app.tychon.core.uncertainty.RankCorrelation;
 import java.util.Arrays;
 import java.util.List;

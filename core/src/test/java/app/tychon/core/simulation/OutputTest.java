@@ -6,12 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
+import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
@@ -15,6 +14,7 @@ import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import app.tychon.core.schedule.Scheduler;
+import app.tychon.core.statistics.Sample;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.Map;

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.model.Action;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.Estimate;
@@ -20,6 +19,7 @@ import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.core.simulation.RunResult.RiskResult;
 import app.tychon.core.simulation.Variation.RiskSetting;
+import app.tychon.core.statistics.Sample;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;

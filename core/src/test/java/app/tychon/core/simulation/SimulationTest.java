@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Shape;
+import app.tychon.core.statistics.Sample;
 import app.tychon.core.uncertainty.PertDistribution;
 import java.util.ArrayList;
 import java.util.Collections;

@@ -59,7 +59,15 @@ final class SlowRisks {
         }
         Set<String> inside = new HashSet<>();
         plan.activities().stream().filter(a -> isIn(on, a) && !a.isHammock()).forEach(a -> inside.add(a.id()));
-        return plan.links().stream().noneMatch(l -> l.from().equals(activity.id()) && inside.contains(l.to()));
+        return !leadsTo(activity.id(), inside);
+    }
+
+    /** Whether a path of links leads from an activity to one of others; hammocks lead nowhere. */
+    private boolean leadsTo(String from, Set<String> others) {
+        return plan.links().stream()
+                .filter(l -> l.from().equals(from))
+                .filter(l -> plan.activities().stream().noneMatch(a -> a.id().equals(l.to()) && a.isHammock()))
+                .anyMatch(l -> others.contains(l.to()) || leadsTo(l.to(), others));
     }
 
     private boolean isIn(String branch, Activity activity) {

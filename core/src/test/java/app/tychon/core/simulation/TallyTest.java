@@ -3,7 +3,7 @@ package app.tychon.core.simulation;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.tychon.core.analysis.Sample;
+import app.tychon.core.statistics.Sample;
 import java.util.Arrays;
 import java.util.Random;
 import org.junit.jupiter.api.Test;

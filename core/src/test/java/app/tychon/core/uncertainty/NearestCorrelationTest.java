@@ -94,4 +94,16 @@ class NearestCorrelationTest {
         assertThat(NormalTable.cumulative(40)).isLessThan(1);
         assertThat(NormalTable.inverse(0.975)).isCloseTo(1.959963984540054, within(1e-6));
     }
+
+    /** Three at −½ are just possible as normals; as ranks they ask 2 sin(−π/12) = −0.518 of the normals, and are not. */
+    @Test
+    void ranksAreJudgedByTheNormalsThatTheEngineDraws() {
+        double[][] ranks = {{1, -0.5, -0.5}, {-0.5, 1, -0.5}, {-0.5, -0.5, 1}};
+        assertThat(NearestCorrelation.isPossible(ranks)).isTrue();
+        assertThat(NearestCorrelation.isPossibleOfRanks(ranks)).isFalse();
+        double[][] nearest = NearestCorrelation.ofRanks(ranks);
+        // The nearest normals are at −½, of which the ranks are 6 asin(−¼) / π.
+        assertThat(nearest[1][0]).isCloseTo(6 * Math.asin(-0.25) / Math.PI, within(1e-6));
+        assertThat(NearestCorrelation.isPossibleOfRanks(nearest)).isTrue();
+    }
 }

@@ -1,9 +1,7 @@
 package app.tychon.server.live;
 
-import app.tychon.core.analysis.DateSample;
-import app.tychon.core.analysis.KernelDensity;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
+import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.CompiledPlan;
@@ -13,6 +11,9 @@ import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.core.statistics.DateSample;
+import app.tychon.core.statistics.KernelDensity;
+import app.tychon.core.statistics.Sample;
 import app.tychon.server.plan.LoadedPlan;
 import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
@@ -80,8 +81,11 @@ public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable H
 
     private static Outlook of(Plan plan, double planFinish, double planCost, Interim.Values values) {
         double day = plan.projectCalendar().hoursPerDay() * 60;
+        WorkingTime time = WorkingTimes.ofProject(plan);
+        Sample finishes = DateSample.of(values.finish(), time);
         Heading<LocalDateTime> finish = heading(
-                DateSample.of(values.finish(), WorkingTimes.ofProject(plan)),
+                finishes,
+                DateSample.density(finishes, time, DENSITY_POINTS),
                 planFinish,
                 plan.project().targets().finish().map(Instants::of),
                 Sample.of(values.duration()).standardDeviation() / day,
@@ -94,6 +98,7 @@ public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable H
                 money
                         ? heading(
                                 cost,
+                                KernelDensity.of(cost, DENSITY_POINTS),
                                 planCost,
                                 plan.project().targets().cost(),
                                 cost.standardDeviation(),
@@ -107,8 +112,12 @@ public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable H
     }
 
     private static <V> Heading<V> heading(
-            Sample sample, double plan, Optional<Double> target, double sd, DoubleFunction<V> tell) {
-        KernelDensity density = KernelDensity.of(sample, DENSITY_POINTS);
+            Sample sample,
+            KernelDensity density,
+            double plan,
+            Optional<Double> target,
+            double sd,
+            DoubleFunction<V> tell) {
         double tallest = Arrays.stream(density.density()).max().orElse(0);
         return new Heading<>(
                 tell.apply(plan),

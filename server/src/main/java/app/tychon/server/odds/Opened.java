@@ -1,7 +1,5 @@
 package app.tychon.server.odds;
 
-import app.tychon.core.analysis.DateSample;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Plan;
@@ -10,6 +8,8 @@ import app.tychon.core.simulation.Output;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Variation;
+import app.tychon.core.statistics.DateSample;
+import app.tychon.core.statistics.Sample;
 import app.tychon.server.memory.Recent;
 import java.time.LocalDateTime;
 import java.util.Map;

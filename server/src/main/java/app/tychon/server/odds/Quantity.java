@@ -1,12 +1,12 @@
 package app.tychon.server.odds;
 
-import app.tychon.core.analysis.DateSample;
-import app.tychon.core.analysis.Histogram;
-import app.tychon.core.analysis.KernelDensity;
-import app.tychon.core.analysis.PercentileInterval;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.statistics.DateSample;
+import app.tychon.core.statistics.Histogram;
+import app.tychon.core.statistics.KernelDensity;
+import app.tychon.core.statistics.PercentileInterval;
+import app.tychon.core.statistics.Sample;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
@@ -24,6 +24,7 @@ import java.util.stream.IntStream;
  * @param plan its value without uncertainty
  * @param target what was promised
  * @param bars the histogram of at most so many bars
+ * @param mode where the density is highest
  * @param sd standard deviation: working days of the project's calendar, or the unit of the amount
  * @param tell makes what is told of a value
  * @param fromPlan how far a value lies above the plan, in what differences are told in
@@ -34,6 +35,7 @@ record Quantity<V>(
         double plan,
         Optional<Double> target,
         IntFunction<Histogram> bars,
+        double mode,
         double sd,
         DoubleFunction<V> tell,
         DoubleUnaryOperator fromPlan,
@@ -51,6 +53,7 @@ record Quantity<V>(
                 plan,
                 target,
                 most -> DateSample.histogram(sample, most),
+                DateSample.mode(sample, run.time(), DENSITY_POINTS),
                 Sample.of(Arrays.stream(instants).map(worked).toArray()).standardDeviation(),
                 Instants::toCivil,
                 value -> (value - plan) / Instants.DAY,
@@ -65,6 +68,7 @@ record Quantity<V>(
                 plan,
                 target,
                 most -> Histogram.of(sample, most),
+                KernelDensity.of(sample, DENSITY_POINTS).mode(),
                 sample.standardDeviation(),
                 value -> value,
                 value -> value - plan,
@@ -84,7 +88,7 @@ record Quantity<V>(
                 at(plan),
                 target.map(this::at).orElse(null),
                 tell.apply(sample.mean()),
-                tell.apply(KernelDensity.of(sample, DENSITY_POINTS).mode()),
+                tell.apply(mode),
                 tell.apply(sample.min()),
                 tell.apply(sample.max()),
                 sd,

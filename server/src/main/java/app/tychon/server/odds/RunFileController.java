@@ -1,7 +1,7 @@
 package app.tychon.server.odds;
 
-import app.tychon.core.analysis.PercentileInterval;
-import app.tychon.core.analysis.Sample;
+import app.tychon.core.statistics.PercentileInterval;
+import app.tychon.core.statistics.Sample;
 import app.tychon.exchange.table.IterationsCsv;
 import app.tychon.server.web.Download;
 import java.io.ByteArrayOutputStream;

@@ -1,13 +1,13 @@
 package app.tychon.server.ranges;
 
-import app.tychon.core.analysis.Histogram;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Evidence;
 import app.tychon.core.model.EvidenceRules;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Shape;
+import app.tychon.core.statistics.Histogram;
+import app.tychon.core.statistics.Sample;
 import app.tychon.core.uncertainty.Distribution;
 import app.tychon.core.uncertainty.Distributions;
 import app.tychon.core.uncertainty.fitting.Fit;

@@ -34,8 +34,8 @@ record MatrixLook(boolean possible, List<List<Double>> nearest, List<Moved> move
             throw new InvalidPlanException(problems);
         }
         double[][] asked = correlation.asked();
-        boolean possible = NearestCorrelation.isPossible(asked);
-        double[][] nearest = possible ? asked : rounded(NearestCorrelation.of(asked));
+        boolean possible = NearestCorrelation.isPossibleOfRanks(asked);
+        double[][] nearest = possible ? asked : rounded(NearestCorrelation.ofRanks(asked));
         List<List<Double>> triangle = new ArrayList<>();
         List<Moved> moved = new ArrayList<>();
         List<String> members = correlation.members();
@@ -56,7 +56,7 @@ record MatrixLook(boolean possible, List<List<Double>> nearest, List<Moved> move
     private static double[][] rounded(double[][] nearest) {
         double shrink = 1;
         double[][] result = round(nearest, shrink);
-        while (!NearestCorrelation.isPossible(result)) {
+        while (!NearestCorrelation.isPossibleOfRanks(result)) {
             shrink *= SHRINK;
             result = round(nearest, shrink);
         }

@@ -1,12 +1,12 @@
 package app.tychon.server.runs;
 
-import app.tychon.core.analysis.DateSample;
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.Output;
 import app.tychon.core.simulation.RunResult;
+import app.tychon.core.statistics.DateSample;
+import app.tychon.core.statistics.Sample;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;

@@ -1,7 +1,6 @@
 package app.tychon.server.runs;
 
 import static app.tychon.server.runs.Packing.read;
-import static app.tychon.server.runs.Packing.write;
 
 import app.tychon.core.simulation.ActivityResult;
 import app.tychon.core.simulation.BranchResult;
@@ -12,6 +11,7 @@ import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Steadiness;
 import java.io.DataInputStream;
+import java.io.DataOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,7 +23,7 @@ import java.util.Optional;
  * reads as none.
  */
 final class ResultCodec {
-    private static final int FORMAT = 3;
+    private static final int FORMAT = 4;
 
     private ResultCodec() {}
 
@@ -43,32 +43,36 @@ final class ResultCodec {
             out.writeDouble(result.planDuration());
             out.writeDouble(result.cost().planned());
             out.writeDouble(result.cost().actions());
-            write(out, result.start());
-            write(out, result.finish());
-            write(out, result.duration());
-            write(out, result.cost().spread());
-            write(out, result.cost().timeDriven());
-            write(out, result.cost().risk());
+            Packing.write(out, result.start());
+            Packing.write(out, result.finish());
+            Packing.write(out, result.duration());
+            Packing.write(out, result.cost().spread());
+            Packing.write(out, result.cost().timeDriven());
+            Packing.write(out, result.cost().risk());
             out.writeInt(result.activities().size());
             for (ActivityResult activity : result.activities()) {
                 out.writeUTF(activity.id());
                 out.writeDouble(activity.criticality());
                 out.writeDouble(activity.cruciality());
+                out.writeBoolean(activity.delay().isPresent());
+                if (activity.delay().isPresent()) {
+                    delay(out, activity.delay().get());
+                }
                 out.writeDouble(activity.meanDuration());
                 out.writeDouble(activity.sdDuration());
                 out.writeDouble(activity.meanStart());
                 out.writeDouble(activity.meanFinish());
                 out.writeDouble(activity.meanCost());
-                write(out, activity.duration());
-                write(out, activity.start());
-                write(out, activity.finish());
+                Packing.write(out, activity.duration());
+                Packing.write(out, activity.start());
+                Packing.write(out, activity.finish());
             }
             out.writeInt(result.branches().size());
             for (BranchResult branch : result.branches()) {
                 out.writeUTF(branch.id());
                 out.writeDouble(branch.criticality());
-                write(out, branch.start());
-                write(out, branch.finish());
+                Packing.write(out, branch.start());
+                Packing.write(out, branch.finish());
             }
             out.writeInt(result.risks().size());
             for (RiskResult risk : result.risks()) {
@@ -85,6 +89,18 @@ final class ResultCodec {
                 }
             }
         });
+    }
+
+    private static void delay(DataOutputStream out, ActivityResult.Delay delay) throws IOException {
+        out.writeDouble(delay.mean());
+        out.writeDouble(delay.sd());
+        Packing.write(out, delay.percentiles());
+    }
+
+    private static Optional<ActivityResult.Delay> delay(DataInputStream in, int format) throws IOException {
+        return format >= 4 && in.readBoolean()
+                ? Optional.of(new ActivityResult.Delay(in.readDouble(), in.readDouble(), read(in)))
+                : Optional.empty();
     }
 
     static RunResult decode(byte[] bytes) {
@@ -120,7 +136,7 @@ final class ResultCodec {
                     new RunResult.CostSamples(planned, spread, timeDriven, risk, actions),
                     planFinish,
                     planDuration,
-                    activities(in, whole),
+                    activities(in, format),
                     format >= 3 ? branches(in) : List.of(),
                     List.of(),
                     whole ? risks(in) : List.of(),
@@ -135,13 +151,14 @@ final class ResultCodec {
         return tolerance == 0 ? Optional.empty() : Optional.of(new Steadiness(tolerance, level, certainty));
     }
 
-    private static List<ActivityResult> activities(DataInputStream in, boolean whole) throws IOException {
+    private static List<ActivityResult> activities(DataInputStream in, int format) throws IOException {
         List<ActivityResult> activities = new ArrayList<>();
         for (int left = in.readInt(); left > 0; left--) {
             activities.add(new ActivityResult(
                     in.readUTF(),
                     in.readDouble(),
-                    whole ? in.readDouble() : 0,
+                    format >= 2 ? in.readDouble() : 0,
+                    delay(in, format),
                     in.readDouble(),
                     in.readDouble(),
                     in.readDouble(),

@@ -10,12 +10,12 @@ import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.tychon.core.analysis.Sample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.WorkDuration;
+import app.tychon.core.statistics.Sample;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveView.State;

@@ -148,7 +148,9 @@ final class LogicChecks {
     private double lagDays(Link link) {
         boolean successor = network.plan().project().lagCalendar() == LagCalendar.SUCCESSOR;
         CalendarDefinition calendar = network.calendar(network.position(successor ? link.to() : link.from()));
-        double day = link.lag().isElapsed() ? Instants.DAY : calendar.hoursPerDay() * 60;
-        return link.lag().minutes(calendar) / day;
+        boolean clock = link.lag().isElapsed() || network.plan().project().lagCalendar() == LagCalendar.ELAPSED;
+        return clock
+                ? link.lag().clockMinutes() / Instants.DAY
+                : link.lag().minutes(calendar) / (calendar.hoursPerDay() * 60);
     }
 }

@@ -143,7 +143,7 @@ public final class RangeCheck {
 
     private void correlations() {
         for (Correlation correlation : plan.correlations()) {
-            if (!NearestCorrelation.isPossible(correlation.asked())) {
+            if (!NearestCorrelation.isPossibleOfRanks(correlation.asked())) {
                 found(
                         RangeFault.IMPOSSIBLE_MATRIX,
                         Plan.PROJECT,

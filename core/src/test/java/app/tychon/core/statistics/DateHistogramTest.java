@@ -1,4 +1,4 @@
-package app.tychon.core.analysis;
+package app.tychon.core.statistics;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,4 +1,4 @@
-package app.tychon.core.analysis;
+package app.tychon.core.statistics;
 
 /**
  * A smooth density of a sample for drawing, on an even grid: Gaussian kernels with the bandwidth of Silverman, "Density
@@ -38,6 +38,16 @@ public record KernelDensity(double low, double step, double[] density) {
         double deviation = sample.standardDeviation();
         double spread = quartiles > 0 ? Math.min(deviation, quartiles) : deviation;
         return 0.9 * spread * Math.pow(sample.size(), -0.2);
+    }
+
+    /** The density at a value, linear between grid points; zero outside. */
+    double at(double value) {
+        double place = (value - low) / step;
+        if (!(place >= 0 && place <= density.length - 1)) {
+            return 0;
+        }
+        int below = Math.min((int) place, density.length - 2);
+        return density[below] + (place - below) * (density[below + 1] - density[below]);
     }
 
     /** Where the density is highest. */

@@ -1,4 +1,4 @@
-package app.tychon.core.analysis;
+package app.tychon.core.statistics;
 
 /**
  * Counts of values in bins of equal width over their range; a value on an inner edge belongs to the bin above it.

@@ -1,4 +1,4 @@
-package app.tychon.core.analysis;
+package app.tychon.core.statistics;
 
 /**
  * A percentile with its 95 % sampling interval.

@@ -1,6 +1,7 @@
-package app.tychon.core.analysis;
+package app.tychon.core.statistics;
 
 import java.util.Arrays;
+import java.util.OptionalDouble;
 
 /** Ranks and the correlations that go with them. */
 public final class Ranks {
@@ -29,8 +30,13 @@ public final class Ranks {
 
     /** Pearson's product-moment correlation; zero where either does not vary. */
     public static double pearson(double[] x, double[] y) {
-        double meanX = Arrays.stream(x).sum() / x.length;
-        double meanY = Arrays.stream(y).sum() / y.length;
+        return correlation(x, y).orElse(0);
+    }
+
+    /** Pearson's product-moment correlation; nothing where either does not vary. */
+    public static OptionalDouble correlation(double[] x, double[] y) {
+        double meanX = x[0] + Arrays.stream(x).map(v -> v - x[0]).sum() / x.length;
+        double meanY = y[0] + Arrays.stream(y).map(v -> v - y[0]).sum() / y.length;
         double xy = 0;
         double xx = 0;
         double yy = 0;
@@ -41,7 +47,7 @@ public final class Ranks {
             xx += dx * dx;
             yy += dy * dy;
         }
-        return xx == 0 || yy == 0 ? 0 : xy / Math.sqrt(xx * yy);
+        return xx == 0 || yy == 0 ? OptionalDouble.empty() : OptionalDouble.of(xy / Math.sqrt(xx * yy));
     }
 
     /** Spearman's rank correlation. */

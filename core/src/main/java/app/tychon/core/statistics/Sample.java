@@ -1,6 +1,7 @@
-package app.tychon.core.analysis;
+package app.tychon.core.statistics;
 
 import java.util.Arrays;
+import java.util.stream.IntStream;
 import org.hipparchus.special.Erf;
 import org.hipparchus.util.FastMath;
 
@@ -19,7 +20,7 @@ public final class Sample {
     }
 
     private static final Between LINEAR = (lower, upper, part) -> lower + part * (upper - lower);
-    private static final double Z95 = FastMath.sqrt(2) * Erf.erfInv(0.95);
+    private static final double USUAL_CERTAINTY = 0.95;
 
     private final double[] sorted;
     private final Between between;
@@ -112,6 +113,13 @@ public final class Sample {
         return between(below, rank - below);
     }
 
+    /** The percentiles 1 to 99 (index 0 is P1). */
+    public double[] percentiles() {
+        return IntStream.rangeClosed(1, 99)
+                .mapToDouble(p -> percentile(p / 100.0))
+                .toArray();
+    }
+
     private double between(int index, double part) {
         return part == 0 ? sorted[index] : between.at(sorted[index], sorted[index + 1], part);
     }
@@ -139,6 +147,11 @@ public final class Sample {
         return (below + low) / (n - 1);
     }
 
+    /** How many standard deviations on either side of a normal mean hold so much: 1.96 for 95 %. */
+    public static double normalQuantile(double certainty) {
+        return FastMath.sqrt(2) * Erf.erfInv(certainty);
+    }
+
     private int lastAtOrBelow(double value) {
         int low = 0;
         int high = sorted.length - 1;
@@ -158,8 +171,13 @@ public final class Sample {
      * outwards (Conover, "Practical Nonparametric Statistics", 3rd ed. 1999, section 3.2).
      */
     public PercentileInterval percentileWithInterval(double level) {
+        return percentileWithInterval(level, USUAL_CERTAINTY);
+    }
+
+    /** The same with an interval of another certainty, between 0 and 1. */
+    public PercentileInterval percentileWithInterval(double level, double certainty) {
         int n = sorted.length;
-        double half = Z95 * Math.sqrt(n * level * (1 - level));
+        double half = normalQuantile(certainty) * Math.sqrt(n * level * (1 - level));
         int low = (int) Math.floor(n * level - half) - 1;
         int high = (int) Math.ceil(n * level + half) - 1;
         return new PercentileInterval(

@@ -1,11 +1,13 @@
-package app.tychon.core.analysis;
+package app.tychon.core.statistics;
 
 import static app.tychon.core.PlanBuilder.fiveDayWeek;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.tychon.core.PlanBuilder;
 import app.tychon.core.calendar.Instants;
+import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -96,5 +98,49 @@ class SampleTest {
         assertThat(Instants.toCivil(sample.percentile(0.2))).isEqualTo("2027-03-05T16:36");
         assertThat(Instants.toCivil(sample.percentile(0.5))).isEqualTo("2027-03-08T08:30");
         assertThat(sample.chance(sample.percentile(0.5))).isCloseTo(0.5, within(1e-9));
+    }
+
+    /** Of a short project whose finishes are normal in working time: one hill, all of the chance, no weekly ripples. */
+    @Test
+    void theDensityOfDatesHasNoRipplesOfTheWorkingWeek() {
+        WorkingTime time = WorkingTimes.of(PlanBuilder.fiveDayWeek("std"), LocalDate.of(2027, 3, 1));
+        double start = time.work(Instants.of(LocalDateTime.of(2027, 3, 29, 8, 0)));
+        Random random = new Random(5);
+        double[] finishes = new double[20_000];
+        for (int i = 0; i < finishes.length; i++) {
+            finishes[i] = time.finishInstant(start + 480 * (10 + 4 * random.nextGaussian()));
+        }
+        Sample sample = DateSample.of(finishes, time);
+        KernelDensity density = DateSample.density(sample, time, 200);
+        double[] heights = density.density();
+        double mass = Arrays.stream(heights).sum() * density.step();
+        assertThat(mass).isCloseTo(1, within(0.01));
+        double tallest = Arrays.stream(heights).max().orElseThrow();
+        assertThat(hills(heights, tallest / 100)).isEqualTo(1);
+        assertThat(hills(KernelDensity.of(sample, 200).density(), tallest / 100))
+                .as("on the clock the weekends show")
+                .isGreaterThan(2);
+        double mode = DateSample.mode(sample, time, 512);
+        assertThat(time.work(mode)).isCloseTo(start + 480 * 10, within(480.0));
+    }
+
+    /** Rises that follow a fall, neither of them smaller than what does not count. */
+    private static int hills(double[] heights, double least) {
+        int hills = 1;
+        double top = heights[0];
+        double valley = heights[0];
+        for (double height : heights) {
+            if (top - valley > least && height - valley > least) {
+                hills++;
+                top = height;
+                valley = height;
+            } else if (height > top) {
+                top = height;
+                valley = height;
+            } else {
+                valley = Math.min(valley, height);
+            }
+        }
+        return hills;
     }
 }
