@@ -2,7 +2,7 @@ import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { ChevronLeft, ChevronRight, Pause, Play } from "lucide-react";
 import { useEffect, useState } from "react";
 import { refusalOf } from "../../shared/api/edits";
-import { formatChance, parseNumber } from "../../shared/format/numbers";
+import { editedNumber, formatChance, parseNumber } from "../../shared/format/numbers";
 import { Notice } from "../../shared/ui/Notice";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { fading } from "./fading";
@@ -35,7 +35,7 @@ export function FutureReplay({ run, currency, which, onWhich }: Props) {
   const future = useFuture(run, which);
   const finish = useQuantity(run, PROJECT_FINISH, { levels: NO_LEVELS, currency });
   const [playing, setPlaying] = useState(false);
-  const [chance, setChance] = useState(String(which.by === "chance" ? which.chance : 80));
+  const [chance, setChance] = useState(editedNumber(which.by === "chance" ? which.chance : 80));
   const [number, setNumber] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const shown = future.data;

@@ -2,7 +2,13 @@ import { Box, Flex } from "@chakra-ui/react";
 import { type ComponentProps, useRef, useState } from "react";
 import { refusalOf } from "../../shared/api/edits";
 import { formatDay, typedDay } from "../../shared/format/dates";
-import { formatChance, formatMoney, parseNumber } from "../../shared/format/numbers";
+import {
+  formatChance,
+  editedNumber,
+  formatMoney,
+  parseMoney,
+  parseNumber,
+} from "../../shared/format/numbers";
 import { TextField } from "../../shared/ui/Field";
 import { Notice } from "../../shared/ui/Notice";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
@@ -29,7 +35,7 @@ export function JointOdds({ run, currency, onFuture }: Props) {
   const shown = joint.data;
   if (!shown) return <Notice>Reading the run…</Notice>;
   const number = (text: string, least: number, most: number, take: (value: number) => void) => {
-    const value = parseNumber(text.replace(/[€$£%]/g, ""));
+    const value = most === 100 ? parseNumber(text.replace("%", "")) : parseMoney(text);
     if (value === undefined || value < least || value > most)
       return most === 100
         ? `A chance lies above 0 and at most 100, not “${text}”.`
@@ -80,13 +86,13 @@ export function JointOdds({ run, currency, onFuture }: Props) {
         <TextField
           label="Budget"
           name="budget"
-          value={String(Math.round(shown.amount))}
+          value={editedNumber(Math.round(shown.amount))}
           onHandIn={(text) => number(text, -Infinity, Infinity, (amount) => setPledge({ ...pledge, amount }))}
         />
         <TextField
           label="Wanted chance, %"
           name="chance"
-          value={String(pledge.chance)}
+          value={editedNumber(pledge.chance)}
           onHandIn={(text) => number(text, 1e-9, 100, (chance) => setPledge({ ...pledge, chance }))}
         />
         <Box mt="5" mb="2" fontWeight="650">

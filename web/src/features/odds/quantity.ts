@@ -6,6 +6,8 @@ import {
   formatOne,
   formatSigned,
   formatWhole,
+  numberExample,
+  parseMoney,
   parseNumber,
 } from "../../shared/format/numbers";
 import { isDate, type QuantityName } from "./subject";
@@ -150,7 +152,7 @@ export function amountQuantity(
       formatFromPlan: (days) => `${formatSigned(days, formatOne)} d`,
       formatError: ({ low, high }) => `± ${formatOne((high - low) / 2)} d`,
       parse: (text) => parseNumber(text.replace(/d(ays?)?\s*$/i, "")),
-      example: "a number of days such as 85",
+      example: `a number of days such as ${numberExample(85.5)}`,
       snap: (days) => Math.round(days / finest) * finest,
     };
   }
@@ -162,12 +164,8 @@ export function amountQuantity(
     format: (amount) => money(Math.abs(amount) < 10_000 ? amount : Math.round(amount / 1000) * 1000),
     formatFromPlan: (difference) => formatSigned(difference, (amount) => formatMoney(amount, currency)),
     formatError: ({ low, high }) => `± ${formatMoney((high - low) / 2, currency)}`,
-    parse: (text) => {
-      const scale = /m\s*$/i.test(text) ? 1e6 : /k\s*$/i.test(text) ? 1e3 : 1;
-      const value = parseNumber(text.replace(/[^\d.,+\-\s]/g, ""));
-      return value === undefined ? undefined : value * scale;
-    },
-    example: "an amount such as 4.2m",
+    parse: (text) => parseMoney(text),
+    example: `an amount such as ${numberExample(4.2)}m`,
     snap: (amount) => Math.round(amount / finest) * finest,
   };
 }

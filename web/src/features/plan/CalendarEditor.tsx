@@ -8,7 +8,7 @@ import { formatDay } from "../../shared/format/dates";
 import { handedIn } from "../../shared/sheet/useHandIn";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { TextField } from "../../shared/ui/Field";
-import { parseNumber } from "../../shared/format/numbers";
+import { editedNumber, parseNumber } from "../../shared/format/numbers";
 import { CalendarYear, YearKey } from "./CalendarYear";
 import { DAYS, readShifts, shiftText, withExceptions } from "./calendarWords";
 import { ExceptionList } from "./ExceptionList";
@@ -63,7 +63,7 @@ export function CalendarEditor({ plan, kept, isNew, removable, onGone }: Props) 
         <TextField
           label="Hours in a day"
           hint="What a day of duration stands for"
-          value={String(draft.hoursPerDay)}
+          value={editedNumber(draft.hoursPerDay)}
           onHandIn={(text) => {
             const hours = parseNumber(text);
             if (hours === undefined || hours <= 0 || hours > 24)

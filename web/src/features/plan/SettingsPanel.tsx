@@ -1,8 +1,8 @@
 import { Box } from "@chakra-ui/react";
 import type { PlanView } from "../../shared/api/client";
 import { type Settings, useEdits } from "../../shared/api/edits";
-import { formatDay, typedDay } from "../../shared/format/dates";
-import { formatMoney, parseNumber } from "../../shared/format/numbers";
+import { DAY_EXAMPLE, formatDay, typedDay } from "../../shared/format/dates";
+import { formatMoney, numberExample, parseMoney, parseNumber } from "../../shared/format/numbers";
 import { handedIn } from "../../shared/sheet/useHandIn";
 import { ChoiceField, TextField } from "../../shared/ui/Field";
 import { SidePanel } from "../../shared/ui/SidePanel";
@@ -53,9 +53,9 @@ export function SettingsPanel({ plan, onClose }: { plan: PlanView; onClose: () =
         value={project.targetCost === undefined ? "" : formatMoney(project.targetCost, project.currency)}
         onHandIn={(text) => {
           if (text.trim() === "") return change({ targetCost: null });
-          const amount = money(text);
+          const amount = parseMoney(text);
           return amount === undefined
-            ? `An amount is needed, such as 5.05m, not “${text.trim()}”.`
+            ? `An amount is needed, such as ${numberExample(5.05)}m, not “${text.trim()}”.`
             : change({ targetCost: amount });
         }}
       />
@@ -85,16 +85,8 @@ export function SettingsPanel({ plan, onClose }: { plan: PlanView; onClose: () =
         onHandIn={(lagCalendar) => change({ lagCalendar })}
       />
       <Box mt="3" color="softInk">
-        Days may be typed as 3 May 2027 or 2027-05-03.
+        Days may be typed as {DAY_EXAMPLE} or 2027-05-03.
       </Box>
     </SidePanel>
   );
-}
-
-/** An amount as people type it: 5050000, 5.05m, 350k. */
-function money(text: string): number | undefined {
-  const parts = /^[^\d-]*(-?[\d\s.,']+)\s*([km]?)$/i.exec(text.trim());
-  const value = parts?.[1] === undefined ? undefined : parseNumber(parts[1].replace(/['\s]/g, ""));
-  const unit = { k: 1e3, m: 1e6 }[(parts?.[2] ?? "").toLowerCase()] ?? 1;
-  return value === undefined ? undefined : Math.round(value * unit * 100) / 100;
 }

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { CorrelationView, MatrixLook, PlanView } from "../../shared/api/client";
 import { refusalOf, useEdits } from "../../shared/api/edits";
 import { correlationWords, lookAtCorrelation } from "../../shared/api/ranges";
-import { parseNumber } from "../../shared/format/numbers";
+import { editedNumber, parseNumber } from "../../shared/format/numbers";
 import { Choice } from "../../shared/ui/Choice";
 import { TextField } from "../../shared/ui/Field";
 import { asGroup, asMatrix, coefficientOf, isMatrix, strength, withMembers } from "./correlations";
@@ -94,7 +94,7 @@ export function CorrelationEditor({ plan, kept, onKept }: Props) {
                 label="Coefficient"
                 name="coefficient"
                 hint="Spearman's rank correlation of every pair, from −1 to 1"
-                value={String(draft.coefficient ?? "")}
+                value={draft.coefficient === undefined ? "" : editedNumber(draft.coefficient)}
                 onHandIn={(text) => {
                   const value = parseNumber(text);
                   if (value === undefined || Math.abs(value) > 1)

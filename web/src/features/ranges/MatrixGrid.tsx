@@ -1,3 +1,4 @@
+import { editedNumber } from "../../shared/format/numbers";
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import type { CorrelationView } from "../../shared/api/client";
@@ -49,7 +50,7 @@ export function MatrixGrid({ draft, pair, onPair, onChange }: Props) {
                       borderWidth="1px"
                       borderColor="line"
                       aria-label={`${draft.members[row]} with ${draft.members[column]}`}
-                      value={typed?.at === at ? typed.text : String(value)}
+                      value={typed?.at === at ? typed.text : editedNumber(value)}
                       onFocus={(event) => {
                         onPair([row, column]);
                         event.target.select();

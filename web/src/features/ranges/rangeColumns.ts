@@ -1,5 +1,5 @@
 import type { GradeView } from "../../shared/api/client";
-import { formatAmount, formatDays, formatOne } from "../../shared/format/numbers";
+import { editedNumber, formatAmount, formatDays, formatOne } from "../../shared/format/numbers";
 import { type CellEdit, codeColumn, type Column, daysColumn, nameColumn } from "../../shared/grid/columns";
 import type { Row } from "../../shared/grid/rows";
 import {
@@ -30,7 +30,9 @@ function pointColumn(point: Point, title: string, hint: string, scale: Scale): C
       start: (one) => {
         if (!canType(one, point)) return undefined;
         const value = pointOf(one.range, point);
-        return value === undefined ? "" : String(Math.round(scaled(one.range, value, scale) * 100) / 100);
+        return value === undefined
+          ? ""
+          : editedNumber(Math.round(scaled(one.range, value, scale) * 100) / 100);
       },
       typed: (one, text) => withPoint(one, point, text, scale),
       cleared: inherited,

@@ -74,11 +74,14 @@ export interface FieldProblem {
 export class ApiError extends Error {
   readonly status: number;
   readonly problems: FieldProblem[];
+  /** Whether a change may have been kept all the same. */
+  readonly unknown: boolean;
 
-  constructor(status: number, message: string, problems: FieldProblem[]) {
+  constructor(status: number, message: string, problems: FieldProblem[], unknown = false) {
     super(message);
     this.status = status;
     this.problems = problems;
+    this.unknown = unknown;
   }
 }
 
@@ -110,7 +113,16 @@ export async function api<T>(path: string, options: Options = {}): Promise<T> {
           : JSON.stringify(options.body),
     });
   } catch {
-    throw new ApiError(503, "The server does not answer. Nothing was changed; try again in a moment.", []);
+    // What was sent may have arrived though no answer came back.
+    const changes = options.method !== undefined && options.method !== "GET";
+    throw new ApiError(
+      503,
+      changes
+        ? "The server did not answer, so it is not known whether the change was kept. The plan is read again as soon as the server is back."
+        : "The server does not answer; try again in a moment.",
+      [],
+      changes,
+    );
   }
   if (!response.ok) throw await errorOf(response);
   return (response.status === 204 ? undefined : await response.json()) as T;
@@ -118,11 +130,17 @@ export async function api<T>(path: string, options: Options = {}): Promise<T> {
 
 async function errorOf(response: Response): Promise<ApiError> {
   try {
-    const problem = (await response.json()) as { detail?: string; title?: string; problems?: FieldProblem[] };
+    const problem = (await response.json()) as {
+      detail?: string;
+      title?: string;
+      problems?: FieldProblem[];
+      outcome?: string;
+    };
     return new ApiError(
       response.status,
       problem.detail ?? problem.title ?? response.statusText,
       problem.problems ?? [],
+      problem.outcome === "unknown",
     );
   } catch {
     return new ApiError(response.status, `The server answered with ${response.status}.`, []);

@@ -8,6 +8,7 @@ import {
   type BranchEdit,
   type EditResult,
   type EditView,
+  type FindingView,
   type PlanView,
   type RowMove,
   type Undoing,
@@ -53,13 +54,16 @@ export function useEdits(project: string) {
         ifMatch: anyRevision ? undefined : client.getQueryData<PlanView>(planKey(project))?.project.revision,
       }),
     onSuccess: (result) => {
+      const before = client.getQueryData<PlanView>(planKey(project))?.project.revision ?? result.revision;
       client.setQueryData<PlanView>(planKey(project), (plan) => plan && merged(plan, result));
+      // What others have changed in between is not in the answer.
+      if (result.revision > before + 1) void client.invalidateQueries({ queryKey: planKey(project) });
       client.setQueryData<Undoing>(undoingKey(project), result.undoing);
       if (result.gone.length > 0)
         notify(`With the rows went ${listed(result.gone)}. Ctrl Z brings all back.`);
     },
     onError: (error) => {
-      if (error instanceof ApiError && error.status === CONFLICT) {
+      if (error instanceof ApiError && (error.status === CONFLICT || error.unknown)) {
         void client.invalidateQueries({ queryKey: planKey(project) });
         void client.invalidateQueries({ queryKey: undoingKey(project) });
       }
@@ -70,7 +74,9 @@ export function useEdits(project: string) {
       rows: (body: RowEdit[]) => mutateAsync({ path: "/rows", method: "PATCH", body }),
       branches: (body: BranchEdit[]) => mutateAsync({ path: "/branches", method: "PATCH", body }),
       move: (body: RowMove) => mutateAsync({ path: "/rows/move", method: "POST", body }),
-      remove: (rows: string[]) => mutateAsync({ path: "/rows/remove", method: "POST", body: { rows } }),
+      /** @param join what came before the rows leads to what came after them */
+      remove: (rows: string[], join = false) =>
+        mutateAsync({ path: "/rows/remove", method: "POST", body: { rows, join } }),
       settings: (body: Settings) => mutateAsync({ path: "/settings", method: "PATCH", body }),
       calendar: (body: unknown) => mutateAsync({ path: "/calendars", method: "PUT", body }),
       removeCalendar: (id: string) =>
@@ -90,8 +96,18 @@ export function useEdits(project: string) {
       },
       fix: (check: string, on: string[]) =>
         mutateAsync({ path: "/check/fix", method: "POST", body: { check, on } }),
-      accept: (check: string, on: string[], reason?: string) =>
-        mutateAsync({ path: "/check/accept", method: "POST", body: { check, on, reason } }),
+      /** Findings of a check said to be no fault, or, without a reason, to be one again. */
+      accept: (check: string, findings: readonly Pick<FindingView, "on" | "message">[], reason?: string) =>
+        mutateAsync({
+          path: "/check/accept",
+          method: "POST",
+          body: {
+            check,
+            on: findings.map((one) => one.on),
+            findings: findings.map((one) => one.message),
+            reason,
+          },
+        }),
       undo: () => mutateAsync({ path: "/undo", method: "POST", anyRevision: true }),
       redo: () => mutateAsync({ path: "/redo", method: "POST", anyRevision: true }),
     }),

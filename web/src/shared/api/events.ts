@@ -1,17 +1,36 @@
-import { useQueryClient } from "@tanstack/react-query";
+import { type QueryClient, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
 import type { LiveView, RunView } from "./client";
-import { takeLiveOdds } from "./live";
-import { refreshPlan } from "./plan";
-import { takeRun } from "./runs";
+import { undoingKey } from "./edits";
+import { refreshLiveOdds, takeLiveOdds } from "./live";
+import { planKey, refreshPlan } from "./plan";
+import { runsKey, takeRun } from "./runs";
 
 const AFTER_OWN_EDITS_MS = 300;
+const AGAIN_MS = 3000;
 
 /** Keeps plan and runs up to date with what the server tells of the project. */
 export function useProjectEvents(project: string) {
   const client = useQueryClient();
-  useEffect(() => {
-    const events = new EventSource(`/api/projects/${project}/events`);
+  useEffect(() => listen(client, project), [client, project]);
+}
+
+/** Listens until what it returns is called. Where the connection was lost, all is read anew once it is back. */
+export function listen(client: QueryClient, project: string): () => void {
+  let events: EventSource;
+  let lost = false;
+  let timer: number | undefined;
+  const open = () => {
+    events = new EventSource(`/api/projects/${project}/events`);
+    events.onopen = () => {
+      if (lost) readAnew(client, project);
+      lost = false;
+    };
+    events.onerror = () => {
+      lost = true;
+      // The browser tries again by itself, unless the server answered with an error.
+      if (events.readyState === EventSource.CLOSED) timer = window.setTimeout(open, AGAIN_MS);
+    };
     events.addEventListener("plan", (event: MessageEvent<string>) => {
       const { revision } = JSON.parse(event.data) as { revision: number };
       window.setTimeout(() => refreshPlan(client, project, revision), AFTER_OWN_EDITS_MS);
@@ -22,6 +41,16 @@ export function useProjectEvents(project: string) {
     events.addEventListener("odds", (event: MessageEvent<string>) => {
       takeLiveOdds(client, project, JSON.parse(event.data) as LiveView);
     });
-    return () => events.close();
-  }, [client, project]);
+  };
+  open();
+  return () => {
+    window.clearTimeout(timer);
+    events.close();
+  };
+}
+
+function readAnew(client: QueryClient, project: string) {
+  for (const queryKey of [planKey(project), undoingKey(project), runsKey(project)])
+    void client.invalidateQueries({ queryKey });
+  refreshLiveOdds(client);
 }

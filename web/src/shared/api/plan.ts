@@ -3,10 +3,24 @@ import { type ActivitySheet, api, type CheckView, type PlanView } from "./client
 
 export const planKey = (project: string) => ["plan", project];
 
+/** The plan as it was read, unless what is known by then is newer: an answer that was long on its way changes nothing. */
+export async function newest(
+  read: () => Promise<PlanView>,
+  known: () => PlanView | undefined,
+): Promise<PlanView> {
+  const answer = await read();
+  const here = known();
+  return here && here.project.revision > answer.project.revision ? here : answer;
+}
+
 export function usePlan(project: string) {
   return useQuery({
     queryKey: planKey(project),
-    queryFn: () => api<PlanView>(`/projects/${project}/plan`),
+    queryFn: ({ client }) =>
+      newest(
+        () => api<PlanView>(`/projects/${project}/plan`),
+        () => client.getQueryData<PlanView>(planKey(project)),
+      ),
     // Edits are merged row by row; comparing thousands of rows once more would only take time.
     structuralSharing: false,
   });

@@ -7,7 +7,7 @@ import {
 } from "@tanstack/react-query";
 import { api, type InputChange, type RunRequest, type RunView, type Spans } from "./client";
 
-const runsKey = (project: string) => ["runs", project];
+export const runsKey = (project: string) => ["runs", project];
 
 export function useRuns(project: string) {
   return useQuery({

@@ -596,6 +596,22 @@ export interface paths {
         patch: operations["editBranches"];
         trace?: never;
     };
+    "/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run}/spans": {
         parameters: {
             query?: never;
@@ -1211,6 +1227,7 @@ export interface components {
         Accepting: {
             check: string;
             on: string[];
+            findings?: string[];
             reason?: string;
         };
         Achieved: {
@@ -1589,6 +1606,10 @@ export interface components {
             /** Format: date-time */
             high: string;
             density: number[];
+        };
+        Health: {
+            live: boolean;
+            ready: boolean;
         };
         InputChange: {
             section: string;
@@ -3070,6 +3091,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Health"];
                 };
             };
         };

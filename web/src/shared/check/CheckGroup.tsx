@@ -32,8 +32,8 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
   const rows = findings.filter((finding) => finding.on !== "project").map((finding) => finding.on);
   const { look, select } = useGridStore.getState();
 
-  const accept = async (on: string[], why?: string) => {
-    const refused = await handedIn(() => edits.accept(word, on, why));
+  const accept = async (what: FindingView[], why?: string) => {
+    const refused = await handedIn(() => edits.accept(word, what, why));
     setRefusal(refused);
     if (!refused) setReason(undefined);
   };
@@ -84,7 +84,7 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
           <Box flex="1">
             {finding.on === "project" ? "" : `${finding.on}: `}accepted because “{finding.accepted}”
           </Box>
-          <Button color="action" onClick={() => void accept([finding.on])}>
+          <Button color="action" onClick={() => void accept([finding])}>
             Withdraw
           </Button>
         </Flex>
@@ -123,10 +123,7 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
           onChange={(event) => setReason(event.target.value)}
           onKeyDown={(event) => {
             if (event.key === "Enter")
-              void accept(
-                open.map((finding) => finding.on),
-                reason,
-              );
+              void accept(open, reason);
             if (event.key === "Escape") {
               event.stopPropagation();
               setReason(undefined);

@@ -41,27 +41,48 @@ export const formatTick = (time: number) =>
 /** A moment of record in the reader's own time zone: 3 Jan, 14:05 */
 export const formatMoment = (iso: string) => moment.format(new Date(iso));
 
-const MONTHS = Array.from({ length: 12 }, (_, i) => ({
-  short: month
-    .format(Date.UTC(2001, i, 15))
-    .toLowerCase()
-    .replace(".", ""),
-  english: new Intl.DateTimeFormat("en", { ...inUtc, month: "short" })
-    .format(Date.UTC(2001, i, 15))
-    .toLowerCase(),
-}));
+const plainMonth = (word: string) => word.toLowerCase().replace(".", "");
 
-function monthOf(word: string): number {
-  const text = word.toLowerCase().replace(".", "");
-  return MONTHS.findIndex(
-    (m) =>
-      (text.length >= 3 && m.english.startsWith(text.slice(0, 3))) ||
-      (text.length >= 2 && m.short.startsWith(text)),
+function monthOf(word: string, where: string): number {
+  const text = plainMonth(word);
+  const names = (language: string, length: "short" | "long") => {
+    const format = new Intl.DateTimeFormat(language, { ...inUtc, month: length });
+    return Array.from({ length: 12 }, (_, i) => plainMonth(format.format(Date.UTC(2001, i, 15))));
+  };
+  const english = names("en", "short");
+  const own = [names(where, "short"), names(where, "long")];
+  return english.findIndex(
+    (name, i) =>
+      (text.length >= 3 && name.startsWith(text.slice(0, 3))) ||
+      (text.length >= 2 && own.some((all) => all[i]?.startsWith(text))),
   );
 }
 
-/** A day typed as 2028-06-02, 2 Jun 2028 or Jun 2, 2028; undefined where it is none. */
-export function parseDay(text: string): number | undefined {
+/** In which order a language writes day, month and year. */
+function orderOf(where: string): readonly string[] {
+  return new Intl.DateTimeFormat(where, { ...inUtc, day: "numeric", month: "numeric", year: "numeric" })
+    .formatToParts(0)
+    .map((part) => part.type)
+    .filter((type) => type === "day" || type === "month" || type === "year");
+}
+
+const CENTURY = 2000;
+
+/** 9/15/2028 or 15.9.28, in the order of the language. */
+function inFigures(text: string, where: string): number[] | undefined {
+  const figures = /^(\d{1,4})[./-]\s?(\d{1,2})[./-]\s?(\d{1,4})\.?$/.exec(text);
+  if (!figures) return undefined;
+  const given = figures.slice(1).map(Number);
+  const of = (type: string) => given[orderOf(where).indexOf(type)] ?? 0;
+  const year = of("year");
+  return [year < 100 ? CENTURY + year : year, of("month") - 1, of("day")];
+}
+
+/**
+ * A day typed as 2028-06-02, 2 Jun 2028, Jun 2, 2028, or in figures as the reader's language has them; undefined where it
+ * is none.
+ */
+export function parseDay(text: string, where: string = locale): number | undefined {
   const trimmed = text.trim();
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(trimmed);
   const dayFirst = /^(\d{1,2})\.?\s+([^\d\s,]+),?\s+(\d{4})$/.exec(trimmed);
@@ -69,10 +90,10 @@ export function parseDay(text: string): number | undefined {
   const parts = iso
     ? [Number(iso[1]), Number(iso[2]) - 1, Number(iso[3])]
     : dayFirst
-      ? [Number(dayFirst[3]), monthOf(dayFirst[2] ?? ""), Number(dayFirst[1])]
+      ? [Number(dayFirst[3]), monthOf(dayFirst[2] ?? "", where), Number(dayFirst[1])]
       : monthFirst
-        ? [Number(monthFirst[3]), monthOf(monthFirst[1] ?? ""), Number(monthFirst[2])]
-        : undefined;
+        ? [Number(monthFirst[3]), monthOf(monthFirst[1] ?? "", where), Number(monthFirst[2])]
+        : inFigures(trimmed, where);
   if (!parts) return undefined;
   const [y = 0, m = -1, d = 0] = parts;
   const time = Date.UTC(y, m, d);
@@ -80,12 +101,15 @@ export function parseDay(text: string): number | undefined {
   return real ? time : undefined;
 }
 
+/** A day as the reader's language writes it, to show how one may be typed. */
+export const DAY_EXAMPLE = day.format(Date.UTC(2027, 4, 3));
+
 /** A day as it was typed, for the API; a refusal where it is none. */
 export function typedDay(text: string): { day: string | null } | { refusal: string } {
   if (text.trim() === "") return { day: null };
   const day = parseDay(text);
   return day === undefined
-    ? { refusal: `A date is needed, such as 3 May 2027, not “${text.trim()}”.` }
+    ? { refusal: `A date is needed, such as ${DAY_EXAMPLE} or 2027-05-03, not “${text.trim()}”.` }
     : { day: toCivilText(day).slice(0, 10) };
 }
 

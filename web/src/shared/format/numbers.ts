@@ -18,11 +18,14 @@ export function formatChance(chance: number): string {
   return `${fine ? one.format(percent) : whole.format(percent)} %`;
 }
 
+/** The code of no currency: a mark that stands for any. */
+const NO_CURRENCY = "XXX";
+
 /** Money to three or four figures, as €3.96m; exact where asked. */
 export function formatMoney(amount: number, currency: string, exact = false): string {
   return new Intl.NumberFormat(locale, {
     style: "currency",
-    currency,
+    currency: /^[A-Z]{3}$/.test(currency) ? currency : NO_CURRENCY,
     currencyDisplay: "narrowSymbol",
     ...(exact
       ? { maximumFractionDigits: 0 }
@@ -42,11 +45,51 @@ export function formatSigned(value: number, format: (value: number) => string = 
   return `${value < 0 ? "−" : "+"}${text}`;
 }
 
-/** A number as typed, with a decimal point or comma; undefined where it is none. */
-export function parseNumber(text: string): number | undefined {
-  const plain = text.trim().replace(/[\s\u00a0\u202f']/g, "");
-  const grouped = /^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/.test(plain)
-    ? plain.replace(/,/g, "")
-    : plain.replace(",", ".");
-  return /^[+-]?(\d+(\.\d*)?|\.\d+)$/.test(grouped) ? Number(grouped) : undefined;
+/** How a language writes numbers: what stands between groups of digits, and before parts of one. */
+function marksOf(where: string) {
+  const parts = new Intl.NumberFormat(where).formatToParts(-1234567.8);
+  const mark = (type: string, otherwise: string) =>
+    parts.find((part) => part.type === type)?.value ?? otherwise;
+  return { group: mark("group", ","), decimal: mark("decimal", ".") };
 }
+
+const quoted = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+
+/**
+ * A number as typed, as the reader's language writes it or with a decimal point; undefined where it is none. What could be
+ * either is read as the language has it: 84.000 is eighty-four thousand in German and eighty-four in English.
+ */
+export function parseNumber(text: string, where: string = locale): number | undefined {
+  const { group, decimal } = marksOf(where);
+  const plain = text
+    .trim()
+    .replace(/[\s\u00a0\u202f'’]/g, "")
+    .replace(/^[\u2212\u2013]/, "-");
+  const grouping = /[\s\u00a0\u202f'’]/.test(group) ? undefined : quoted(group);
+  const grouped =
+    grouping && new RegExp(`^[+-]?[1-9]\\d{0,2}(${grouping}\\d{3})+(${quoted(decimal)}\\d*)?$`).test(plain);
+  const bare = grouped ? plain.split(group).join("") : plain;
+  const pointed = decimal === "." || !bare.includes(decimal) ? bare : bare.replace(decimal, ".");
+  // A comma for a point is a habit that no language with points has another use for.
+  const read = decimal === "." && !grouped ? pointed.replace(",", ".") : pointed;
+  return /^[+-]?(\d+(\.\d*)?|\.\d+)$/.test(read) ? Number(read) : undefined;
+}
+
+/** A number as it stands in a field to be changed: as the language writes it, without groups, to the last digit. */
+export const editedNumber = (value: number, where: string = locale) =>
+  new Intl.NumberFormat(where, { useGrouping: false, maximumFractionDigits: 12 }).format(value);
+
+/** An amount as people type it: 5050000, 5.05m, 350k, with or without its currency; undefined where it is none. */
+export function parseMoney(text: string, where: string = locale): number | undefined {
+  const parts = /^[^\d.,+\-\u2212]*([+\-\u2212]?[^\d.,]?[\d\s.,'’\u00a0\u202f]+?)\s*([km])?\s*\D*$/i.exec(
+    text.trim(),
+  );
+  const value =
+    parts?.[1] === undefined ? undefined : parseNumber(parts[1].replace(/[^\d.,+\-\u2212\s'’]/g, ""), where);
+  const unit = { k: 1e3, m: 1e6 }[(parts?.[2] ?? "").toLowerCase()] ?? 1;
+  return value === undefined ? undefined : Math.round(value * unit * 100) / 100;
+}
+
+/** What to say where a number was not understood, with one as the language writes it. */
+export const numberExample = (value: number, where: string = locale) =>
+  new Intl.NumberFormat(where, { maximumFractionDigits: 2 }).format(value);

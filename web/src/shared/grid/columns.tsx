@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { ActivityView, BranchView, CostView, RowEdit } from "../api/client";
-import { formatDays, parseNumber } from "../format/numbers";
+import { editedNumber, formatDays, parseNumber } from "../format/numbers";
 import { type Row, subjectOf } from "./rows";
 
 /** What typing into a cell comes to: an edit to send with the row as it would be, or the reason why it is refused. */
@@ -98,13 +98,16 @@ export function nameColumn(width: number): Column {
 
 /** A duration as it is typed: days where no unit is said. */
 export function typedDuration(text: string): string {
-  const days = parseNumber(text);
-  return days === undefined ? text.trim() : `${days}d`;
+  const parts = /^(.*?)\s*(min|h|d|w|ed)?$/i.exec(text.trim());
+  const amount = parseNumber(parts?.[1] ?? "");
+  return amount === undefined ? text.trim() : `${amount}${parts?.[2]?.toLowerCase() ?? "d"}`;
 }
 
-/** A duration as it is opened for editing: days without their unit. */
-export const openedDuration = (duration: string) =>
-  /d$/.test(duration) && !/ed$/.test(duration) ? duration.slice(0, -1) : duration;
+/** A duration as it is opened for editing: its number as the language writes it, days without their unit. */
+export function openedDuration(duration: string): string {
+  const parts = /^([\d.]+)(min|h|d|w|ed)$/.exec(duration);
+  return parts ? `${editedNumber(Number(parts[1]))}${parts[2] === "d" ? "" : parts[2]}` : duration;
+}
 
 export const daysColumn: Column = {
   id: "days",

@@ -80,6 +80,6 @@ describe("a block of cells", () => {
 
   it("is refused as a whole when one text is no number", () => {
     const edits = block && fillEdits(rows, COLUMNS, block, () => "x");
-    expect(edits).toEqual({ refusal: "A, Low: A number is needed, days, not “x”." });
+    expect(edits).toEqual({ refusal: "A, Low: A number is needed, days, such as 12.5, not “x”." });
   });
 });

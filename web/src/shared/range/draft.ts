@@ -1,5 +1,5 @@
 import type { EstimateWords, PlanView } from "../api/client";
-import { parseNumber } from "../format/numbers";
+import { editedNumber, numberExample, parseNumber } from "../format/numbers";
 import type { Ranged } from "./estimates";
 import { begunShape, hasUnit, type Parameter, SHAPE_INFO, tidy } from "./shapes";
 
@@ -26,7 +26,9 @@ const shownUnit = (words: EstimateWords, parameter: Parameter) =>
 
 export function shownParameter(words: EstimateWords, parameter: Parameter): string {
   const value = words[parameter];
-  return value === undefined ? "" : String(Number((value * shownUnit(words, parameter)).toPrecision(9)));
+  return value === undefined
+    ? ""
+    : editedNumber(Number((value * shownUnit(words, parameter)).toPrecision(9)));
 }
 
 /** The estimate with a parameter as typed; an empty text takes away what may be absent. */
@@ -41,7 +43,10 @@ export function withParameter(
     return next;
   }
   const value = parseNumber(text.replace(/\s*%$/, ""));
-  if (value === undefined) return { refusal: `A number is needed, not “${text}”.` };
+  if (value === undefined)
+    return {
+      refusal: `A number is needed, such as ${numberExample(12.5)}, not “${text}”.`,
+    };
   next[parameter] = Number((value / shownUnit(words, parameter)).toPrecision(12));
   return next;
 }
@@ -102,7 +107,7 @@ export function withEnds(words: EstimateWords, ends: string): EstimateWords {
 export function listText(words: EstimateWords): string {
   const list = (words.points ?? words.values ?? []) as (number | number[])[];
   const unit = words.basis === "factor" ? 100 : 1;
-  const text = (value: number) => String(Number((value * unit).toPrecision(9)));
+  const text = (value: number) => editedNumber(Number((value * unit).toPrecision(9)));
   return list
     .map((one) =>
       typeof one === "number" ? text(one) : `${text(one[0] ?? 0)}  ${tidy((one[1] ?? 0) * 100)} %`,

@@ -1,5 +1,5 @@
 import type { EstimateWords, GradeView, RangeView } from "../api/client";
-import { parseNumber } from "../format/numbers";
+import { numberExample, parseNumber } from "../format/numbers";
 import type { Typed } from "../grid/columns";
 import { SHAPE_INFO } from "./shapes";
 
@@ -77,7 +77,10 @@ export function withPoint<T extends Ranged>(one: T, point: Point, text: string, 
   const said = text.trim();
   const typed = parseNumber(said.replace(/\s*%$/, ""));
   const wanted = scale === "percent" ? "percent of planned" : isCost(one) ? "an amount" : "days";
-  if (typed === undefined) return { refusal: `A number is needed, ${wanted}, not “${text}”.` };
+  if (typed === undefined)
+    return {
+      refusal: `A number is needed, ${wanted}, such as ${numberExample(12.5)}, not “${text}”.`,
+    };
   const { range } = one;
   const percent = scale === "percent" || said.endsWith("%");
   const value = percent ? exact((typed * range.planned) / 100) : typed;

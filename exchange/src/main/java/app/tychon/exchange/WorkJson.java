@@ -191,15 +191,21 @@ public final class WorkJson {
     }
 
     public static Acceptance acceptance(JsonCursor at) {
-        at.allow(Set.of("check", "on", "reason"));
+        at.allow(Set.of("check", "on", "finding", "reason"));
         return new Acceptance(
-                at.get("check").text(), at.get("on").text(), at.get("reason").text());
+                at.get("check").text(),
+                at.get("on").text(),
+                at.optional("finding", JsonCursor::text).orElse(""),
+                at.get("reason").text());
     }
 
     public static ObjectNode write(Acceptance accepted) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("check", accepted.check());
         node.put("on", accepted.on());
+        if (!accepted.finding().isEmpty()) {
+            node.put("finding", accepted.finding());
+        }
         node.put("reason", accepted.reason());
         return node;
     }

@@ -10,7 +10,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.autoconfigure.web.servlet.MockMvcBuilderCustomizer;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
@@ -19,8 +23,18 @@ import org.springframework.test.web.servlet.MockMvc;
 /** The whole server over HTTP, on a real MariaDB. Every test brings in projects of its own. */
 @SpringBootTest
 @AutoConfigureMockMvc
+@Import(ServerTest.EveryRequest.class)
 public abstract class ServerTest {
     protected static final Path EXAMPLES = Path.of("..", "examples");
+
+    /** What a browser of ours sends with every request. */
+    @TestConfiguration
+    static class EveryRequest {
+        @Bean
+        MockMvcBuilderCustomizer saysWhoAsks() {
+            return builder -> builder.defaultRequest(get("/").header("Tychon-Person", "tester"));
+        }
+    }
 
     @Autowired
     protected MockMvc http;

@@ -7,9 +7,10 @@ import java.util.Locale;
  *
  * @param check  the word of the check, such as {@code openFinish}
  * @param on     id of the activity, or {@link Plan#PROJECT}
+ * @param finding what was found, in its words; where it is empty, whatever the check finds there is accepted
  * @param reason why it is no fault
  */
-public record Acceptance(String check, String on, String reason) {
+public record Acceptance(String check, String on, String finding, String reason) {
     /** The word of what a check looks for: OPEN_START is written openStart. */
     public static String word(Enum<?> fault) {
         String[] parts = fault.name().toLowerCase(Locale.ROOT).split("_");
@@ -20,12 +21,13 @@ public record Acceptance(String check, String on, String reason) {
         return word.toString();
     }
 
-    /** What an acceptance is known by: the check and what it is about. */
-    public static String key(String check, String on) {
-        return check + " " + on;
+    /** What it is known by: the check, what it is about, and the finding. */
+    public String key() {
+        return check + " " + on + (finding.isEmpty() ? "" : " " + Integer.toHexString(finding.hashCode()));
     }
 
-    public String key() {
-        return key(check, on);
+    /** Whether it covers what a check has found: this finding only, so that another one is looked at anew. */
+    public boolean covers(String word, String row, String message) {
+        return check.equals(word) && on.equals(row) && (finding.isEmpty() || finding.equals(message));
     }
 }

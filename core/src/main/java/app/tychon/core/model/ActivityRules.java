@@ -10,6 +10,7 @@ public final class ActivityRules {
     public static List<Problem> problems(Activity activity) {
         List<Problem> found = new ArrayList<>(TextRules.name("/name", activity.name()));
         duration(found, activity);
+        found.addAll(TextRules.text("/notes", activity.notes(), Bounds.LONGEST_NOTES));
         activity.constraint().ifPresent(c -> found.addAll(TextRules.date("/constraint/date", c.date())));
         activity.estimate().ifPresent(estimate -> {
             EstimateRules.problems(estimate, EstimateRules.Subject.DURATION)
@@ -25,8 +26,6 @@ public final class ActivityRules {
         WorkDuration duration = activity.duration();
         if (duration.amount() < 0) {
             found.add(new Problem("/duration", "a duration cannot be below zero; this is " + duration));
-        } else if (duration.amount() > EstimateRules.LONGEST_DAYS) {
-            found.add(new Problem("/duration", "a duration of " + duration + " is not believable"));
         }
         if (activity.kind() != ActivityKind.TASK && duration.amount() != 0) {
             found.add(new Problem("/duration", kind(activity) + " has no duration of its own; this is " + duration));

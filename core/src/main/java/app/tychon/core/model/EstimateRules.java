@@ -48,11 +48,11 @@ public final class EstimateRules {
         }
     }
 
-    private static String lowest(Shape shape) {
+    static String lowest(Shape shape) {
         return parameter(shape, "/low", "/min");
     }
 
-    private static String highest(Shape shape) {
+    static String highest(Shape shape) {
         return parameter(shape, "/high", "/max");
     }
 

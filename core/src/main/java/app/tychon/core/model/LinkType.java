@@ -15,6 +15,11 @@ public enum LinkType {
         this.toStart = toStart;
     }
 
+    /** The type that leads from a side to a side. */
+    public static LinkType of(boolean fromFinish, boolean toStart) {
+        return fromFinish ? (toStart ? FS : FF) : toStart ? SS : SF;
+    }
+
     public boolean fromFinish() {
         return fromFinish;
     }

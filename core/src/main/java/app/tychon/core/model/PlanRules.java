@@ -12,7 +12,7 @@ import java.util.Set;
  * with its JSON pointer into the open project file.
  */
 public final class PlanRules {
-    public static final int LONGEST_ID = 60;
+    private static final int MOST_STEPS = 200;
 
     private static final List<String> SECTIONS = List.of(
             "project",
@@ -80,12 +80,18 @@ public final class PlanRules {
         for (int i = 0; i < ids.size(); i++) {
             String id = ids.get(i);
             String at = pointer + i + "/id";
+            List<Problem> text = TextRules.text(at, id, Integer.MAX_VALUE);
             if (id.isBlank()) {
                 found.add(at, "the id is empty");
-            } else if (id.length() > LONGEST_ID) {
-                found.add(at, "an id has at most " + LONGEST_ID + " characters; this one has " + id.length());
-            } else if (!seen.add(id)) {
-                found.add(at, "there is already " + what + " \"" + id + "\"");
+            } else if (!text.isEmpty()) {
+                found.addAll(text);
+            } else if (id.length() > Bounds.LONGEST_ID) {
+                found.add(at, "an id has at most " + Bounds.LONGEST_ID + " characters; this one has " + id.length());
+            } else if (!seen.add(id.stripTrailing())) {
+                found.add(
+                        at,
+                        "there is already " + what + " \"" + id.stripTrailing() + "\""
+                                + (id.equals(id.stripTrailing()) ? "" : "; blanks at the end make no difference"));
             } else if (taken.containsKey(id)) {
                 found.add(at, "\"" + id + "\" is already " + taken.get(id));
             }
@@ -95,6 +101,17 @@ public final class PlanRules {
     private void project() {
         Project project = plan.project();
         found.addAll(TextRules.name("/project/name", project.name()));
+        found.addAll(TextRules.text("/project/id", project.id(), Bounds.LONGEST_ID));
+        if (!project.currency().matches("[A-Z]{3}")) {
+            found.add(
+                    "/project/currency",
+                    "a currency is told by three capital letters, such as EUR or USD; this is \"" + project.currency()
+                            + "\"");
+        }
+        project.targets()
+                .cost()
+                .ifPresent(
+                        cost -> found.addAll(TextRules.number("/project/targets/cost", cost, Bounds.LARGEST_AMOUNT)));
         if (!names.calendars.contains(project.calendar())) {
             found.add("/project/calendar", "there is no calendar \"" + project.calendar() + "\"");
         }
@@ -122,6 +139,7 @@ public final class PlanRules {
         for (int i = 0; i < plan.wbs().size(); i++) {
             WbsNode node = plan.wbs().get(i);
             found.addAll("/wbs/" + i, TextRules.name("/name", node.name()));
+            found.addAll(TextRules.text("/wbs/" + i + "/code", node.code(), Bounds.LONGEST_OUTLINE));
             grade("/wbs/" + i, node.grade());
             node.parent().ifPresent(parent -> parents.put(node.id(), parent));
         }
@@ -131,25 +149,67 @@ public final class PlanRules {
             node.parent()
                     .filter(parent -> !names.branches.contains(parent))
                     .ifPresent(parent -> found.add(pointer, "there is no WBS branch \"" + parent + "\""));
-            if (liesUnderItself(node.id(), parents)) {
-                found.add(pointer, "branch \"" + node.id() + "\" lies under itself");
+            switch (depth(node.id(), parents)) {
+                case LOOP -> found.add(pointer, "branch \"" + node.id() + "\" lies under itself");
+                case TOO_DEEP ->
+                    found.add(
+                            pointer,
+                            "branches lie at most " + Bounds.DEEPEST_BRANCH + " deep within each other; \"" + node.id()
+                                    + "\" lies deeper");
+                case SOUND -> {}
             }
         }
     }
 
-    private static boolean liesUnderItself(String id, Map<String, String> parents) {
-        Set<String> seen = new HashSet<>();
+    private enum Depth {
+        SOUND,
+        TOO_DEEP,
+        LOOP
+    }
+
+    /** Looks no farther up than branches may lie deep, so that a long chain costs no more than many short ones. */
+    private static Depth depth(String id, Map<String, String> parents) {
         String at = parents.get(id);
-        while (at != null && seen.add(at)) {
+        for (int above = 1; at != null; above++) {
             if (at.equals(id)) {
-                return true;
+                return Depth.LOOP;
+            }
+            if (above >= Bounds.DEEPEST_BRANCH) {
+                return depthOfLong(id, at, parents);
             }
             at = parents.get(at);
         }
-        return false;
+        return Depth.SOUND;
+    }
+
+    /** Of a chain that does not end soon those above it tell what is wrong, in a loop or too deep themselves. */
+    private static Depth depthOfLong(String id, String from, Map<String, String> parents) {
+        String at = from;
+        for (int steps = 0; steps <= MOST_STEPS; steps++) {
+            if (at == null) {
+                return Depth.TOO_DEEP;
+            }
+            if (at.equals(id)) {
+                return Depth.LOOP;
+            }
+            at = parents.get(at);
+        }
+        return Depth.SOUND;
+    }
+
+    /** In working minutes, so that the bound is the same whatever the unit. */
+    private void length(String pointer, String what, WorkDuration length, CalendarDefinition calendar) {
+        if (calendar != null && !(Math.abs(length.minutes(calendar)) <= Bounds.LONGEST_MINUTES)) {
+            found.add(
+                    pointer,
+                    what + " of " + length + " is not believable: it is more than " + Bounds.LONGEST_YEARS
+                            + " years of work");
+        }
     }
 
     private void activities() {
+        Map<String, CalendarDefinition> calendars = new HashMap<>();
+        plan.calendars().forEach(c -> calendars.put(c.id(), c));
         for (int i = 0; i < plan.activities().size(); i++) {
             Activity activity = plan.activities().get(i);
             String pointer = "/activities/" + i;
@@ -163,6 +223,11 @@ public final class PlanRules {
             if (!names.calendars.contains(activity.calendar())) {
                 found.add(pointer + "/calendar", "there is no calendar \"" + activity.calendar() + "\"");
             }
+            CalendarDefinition calendar = calendars.get(activity.calendar());
+            length(pointer + "/duration", "a duration", activity.duration(), calendar);
+            activity.progress()
+                    .remaining()
+                    .ifPresent(r -> length(pointer + "/remaining", "a remaining duration", r, calendar));
         }
         found.addAll(HammockRules.problems(plan));
     }
@@ -178,7 +243,7 @@ public final class PlanRules {
             String pointer = "/links/" + i;
             activity(pointer + "/from", link.from());
             activity(pointer + "/to", link.to());
-            if (Math.abs(link.lag().amount()) > EstimateRules.LONGEST_DAYS) {
+            if (!(Math.abs(link.lag().clockMinutes()) <= Bounds.LONGEST_MINUTES)) {
                 found.add(pointer + "/lag", "a lag of " + link.lag() + " is not believable");
             }
         }
@@ -202,6 +267,7 @@ public final class PlanRules {
         for (int i = 0; i < plan.resources().size(); i++) {
             Resource resource = plan.resources().get(i);
             found.addAll("/resources/" + i, TextRules.name("/name", resource.name()));
+            found.addAll(TextRules.number("/resources/" + i + "/rate", resource.rate(), Bounds.MOST_UNITS));
         }
         Set<List<String>> seen = new HashSet<>();
         for (int i = 0; i < plan.assignments().size(); i++) {
@@ -216,6 +282,7 @@ public final class PlanRules {
                         pointer,
                         "\"" + assignment.resource() + "\" is assigned to \"" + assignment.activity() + "\" twice");
             }
+            found.addAll(TextRules.number(pointer + "/units", assignment.units(), Bounds.MOST_UNITS));
             if (assignment.units() < 0) {
                 found.add(
                         pointer + "/units",
@@ -230,6 +297,7 @@ public final class PlanRules {
             String pointer = "/costs/" + i;
             found.addAll(pointer, TextRules.name("/name", line.name()));
             grade(pointer, line.grade());
+            found.addAll(TextRules.number(pointer + "/amount", line.amount(), Bounds.LARGEST_AMOUNT));
             if (!line.on().equals(Plan.PROJECT)
                     && !names.activities.containsKey(line.on())
                     && !names.branches.contains(line.on())) {
@@ -251,6 +319,7 @@ public final class PlanRules {
             Acceptance accepted = plan.accepted().get(i);
             String pointer = "/accepted/" + i;
             found.addAll(TextRules.name(pointer + "/reason", accepted.reason()));
+            found.addAll(TextRules.text(pointer + "/finding", accepted.finding(), Bounds.LONGEST_NAME));
             if (!accepted.on().equals(Plan.PROJECT)
                     && !names.branches.contains(accepted.on())
                     && !names.costs.contains(accepted.on())) {

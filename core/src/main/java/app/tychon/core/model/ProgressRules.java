@@ -60,7 +60,7 @@ public final class ProgressRules {
     }
 
     private void remaining(WorkDuration remaining) {
-        if (remaining.amount() < 0 || remaining.amount() > EstimateRules.LONGEST_DAYS) {
+        if (remaining.amount() < 0) {
             found.add("/remaining", "a remaining duration of " + remaining + " is not possible");
         } else if (!progress.hasStarted()) {
             found.add("/remaining", "work that has not started has all of its duration before it");

@@ -1,21 +1,27 @@
 package app.tychon.core.model;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** A plan in which one branch or activity has another id, wherever it is named. */
+/** A plan in which branches and activities have other ids, wherever they are named. */
 public final class Renaming {
     private Renaming() {}
 
     public static Plan of(Plan plan, String from, String to) {
-        UnaryOperator<String> id = name -> name.equals(from) ? to : name;
+        return of(plan, Map.of(from, to));
+    }
+
+    /** All at once, so that two may change theirs. @param names the new id of each that gets one */
+    public static Plan of(Plan plan, Map<String, String> names) {
+        UnaryOperator<String> id = name -> names.getOrDefault(name, name);
         return plan.edit()
                 .wbs(plan.wbs().stream()
                         .map(n -> new WbsNode(id.apply(n.id()), n.parent().map(id), n.code(), n.name(), n.grade()))
                         .toList())
                 .activities(plan.activities().stream()
-                        .map(a -> a.id().equals(from) || a.wbs().equals(from)
+                        .map(a -> names.containsKey(a.id()) || names.containsKey(a.wbs())
                                 ? a.withId(id.apply(a.id())).withWbs(id.apply(a.wbs()))
                                 : a)
                         .toList())
@@ -41,7 +47,7 @@ public final class Renaming {
                         .toList())
                 .risks(plan.risks().stream().map(risk -> risk(risk, id)).toList())
                 .accepted(plan.accepted().stream()
-                        .map(a -> new Acceptance(a.check(), id.apply(a.on()), a.reason()))
+                        .map(a -> new Acceptance(a.check(), id.apply(a.on()), a.finding(), a.reason()))
                         .toList())
                 .evidence(plan.evidence().stream()
                         .map(e -> e.withOn(all(e.on(), id)))

@@ -29,6 +29,8 @@ final class RiskRules {
             Risk risk = plan.risks().get(i);
             String pointer = "/risks/" + i;
             found.addAll(pointer, TextRules.name("/title", risk.title()));
+            found.addAll(TextRules.text(pointer + "/category", risk.category(), Bounds.LONGEST_NAME));
+            found.addAll(TextRules.text(pointer + "/owner", risk.owner(), Bounds.LONGEST_NAME));
             probability(pointer + "/probability", risk.probability());
             impacts.check(pointer + "/impacts/", risk.impacts());
             risk.recurrence().ifPresent(r -> recurrence(pointer + "/recurrence", r));
@@ -95,6 +97,7 @@ final class RiskRules {
             Action action = response.actions().get(i);
             String at = pointer + "/actions/" + i;
             found.addAll(at, TextRules.name("/name", action.name()));
+            found.addAll(TextRules.number(at + "/cost", action.cost(), Bounds.LARGEST_AMOUNT));
             found.addAll(at, TextRules.date("/start", action.start().atStartOfDay()));
             found.addAll(at, TextRules.date("/finish", action.finish().atStartOfDay()));
             if (action.finish().isBefore(action.start())) {

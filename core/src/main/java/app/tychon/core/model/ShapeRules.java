@@ -8,6 +8,8 @@ import java.util.List;
 /** What makes the parameters of a shape impossible. Pointers name the parameter, as {@code /low}. */
 final class ShapeRules {
     private static final double ROUNDING = 1e-6;
+    /** Below it a tail is so long that its standard deviation means nothing. */
+    private static final double LEAST_WEIBULL = 0.05;
 
     private final List<Problem> found = new ArrayList<>();
 
@@ -16,7 +18,44 @@ final class ShapeRules {
     static List<Problem> problems(Shape shape) {
         ShapeRules rules = new ShapeRules();
         rules.check(shape);
+        rules.size(shape);
         return rules.found;
+    }
+
+    /** Beyond this, what is calculated from the parameters would not be a number any more. */
+    private void size(Shape shape) {
+        if (shape instanceof Shape.Normal s) {
+            bounded("mean", s.mean());
+            bounded("sd", s.sd());
+        } else if (shape instanceof Shape.Lognormal s) {
+            bounded("mean", s.mean());
+            bounded("sd", s.sd());
+        } else if (shape instanceof Shape.Gamma s) {
+            bounded("shapeParameter", s.shapeParameter());
+            bounded("scale", s.scale());
+        } else if (shape instanceof Shape.Exponential s) {
+            bounded("mean", s.mean());
+        } else if (shape instanceof Shape.Weibull s) {
+            bounded("scale", s.scale());
+            if (s.shapeParameter() > 0 && s.shapeParameter() < LEAST_WEIBULL) {
+                add(
+                        "shapeParameter",
+                        "must be at least " + text(LEAST_WEIBULL) + "; this is " + text(s.shapeParameter()));
+            }
+        } else if (shape instanceof Shape.Truncated s) {
+            size(s.whole());
+        } else if (found.isEmpty()) {
+            if (Math.abs(shape.high()) > Bounds.LARGEST_AMOUNT) {
+                bounded(EstimateRules.highest(shape), shape.high());
+            } else {
+                bounded(EstimateRules.lowest(shape), shape.low());
+            }
+        }
+    }
+
+    private void bounded(String parameter, double value) {
+        found.addAll(TextRules.number(
+                parameter.startsWith("/") ? parameter : "/" + parameter, value, Bounds.LARGEST_AMOUNT));
     }
 
     private void check(Shape shape) {

@@ -3,9 +3,13 @@ package app.tychon.core.schedule;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.model.Activity;
+import app.tychon.core.model.Bounds;
 import app.tychon.core.model.Constraint;
+import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Link;
+import app.tychon.core.model.Problem;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -33,6 +37,7 @@ public final class Scheduler {
         free = new double[n];
     }
 
+    /** @throws InvalidPlanException where the plan would take longer than a plan may */
     public static Schedule schedule(Network network) {
         return new Scheduler(network).run();
     }
@@ -64,6 +69,7 @@ public final class Scheduler {
     private Schedule run() {
         Lanes lanes = early();
         new CriticalTrace(network, pass).run(lanes, 1);
+        refuseEndless(lanes);
         double finish = n == 0 ? Instants.of(network.plan().project().start()) : lanes.end[0];
         Arrays.fill(lateStart, Double.POSITIVE_INFINITY);
         Arrays.fill(lateFinish, finish);
@@ -79,6 +85,21 @@ public final class Scheduler {
             }
         }
         return new Schedule(finish, inPlanOrder(lanes));
+    }
+
+    /** Told of the first activity, in the order of the work, that finishes too late. */
+    private void refuseEndless(Lanes lanes) {
+        LocalDateTime latest = network.plan().project().start().plusYears(Bounds.LONGEST_YEARS);
+        for (int i = 0; i < n; i++) {
+            if (!(lanes.finish[i][0] <= Instants.of(latest))) {
+                Activity activity = network.activity(i);
+                throw new InvalidPlanException(List.of(new Problem(
+                        "/activities/" + network.plan().activities().indexOf(activity) + "/duration",
+                        "\"" + activity.id() + "\" would finish more than " + Bounds.LONGEST_YEARS
+                                + " years after the project's start; look at its duration, its calendar and what comes"
+                                + " before it")));
+            }
+        }
     }
 
     /**

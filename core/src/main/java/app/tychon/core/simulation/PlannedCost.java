@@ -6,6 +6,7 @@ import app.tychon.core.model.Resource;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -17,18 +18,26 @@ public final class PlannedCost {
     private PlannedCost() {}
 
     public static double of(Network network) {
+        return byOwner(network).values().stream()
+                .mapToDouble(Double::doubleValue)
+                .sum();
+    }
+
+    /** The same by what the money stands on: activities, branches, or {@link app.tychon.core.model.Plan#PROJECT}. */
+    public static Map<String, Double> byOwner(Network network) {
         PlannedSpans spans = new PlannedSpans(network, ForwardPass.of(network));
         Map<String, Resource> resources =
                 network.plan().resources().stream().collect(Collectors.toMap(Resource::id, Function.identity()));
-        double sum = 0;
+        Map<String, Double> sums = new TreeMap<>();
         for (CostLine line : network.plan().costs()) {
-            sum += line.amount() * growth(spans, line.on(), 1 - line.fixedShare());
+            sums.merge(line.on(), line.amount() * growth(spans, line.on(), 1 - line.fixedShare()), Double::sum);
         }
         for (Assignment one : network.plan().assignments()) {
             Resource resource = resources.get(one.resource());
-            sum += of(network, spans, one, resource) * growth(spans, one.activity(), variableShare(resource));
+            double amount = of(network, spans, one, resource) * growth(spans, one.activity(), variableShare(resource));
+            sums.merge(one.activity(), amount, Double::sum);
         }
-        return sum;
+        return sums;
     }
 
     /** What progress has made of an amount of which a share grows with time. */

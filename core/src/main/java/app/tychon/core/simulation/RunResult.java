@@ -66,6 +66,11 @@ public record RunResult(
     }
 
     /** Whether anything in the plan costs or earns money. */
+    /** About how much memory it takes, its outputs included. */
+    public long bytes() {
+        return RunNeeds.ofResult(iterations, outputs.size(), activities.size());
+    }
+
     public boolean hasMoney() {
         return cost.planned() != 0 || Arrays.stream(cost.totals()).anyMatch(total -> total != 0);
     }

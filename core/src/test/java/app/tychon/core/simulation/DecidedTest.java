@@ -135,12 +135,9 @@ class DecidedTest {
                             Activity.of("H" + branch, branch, "Hire", ActivityKind.HAMMOCK, WorkDuration.ZERO, "std"));
         }
         CompiledPlan compiled = CompiledPlan.of(plan.build());
-        double[] inside =
-                Output.of(compiled, SETTINGS, 1000, "inside").duration();
-        assertThat(Output.of(compiled, SETTINGS, 1000, "X").duration())
-                .containsExactly(inside, within(1e-6));
-        double[] hammock =
-                Output.of(compiled, SETTINGS, 1000, "Honly").duration();
+        double[] inside = Output.of(compiled, SETTINGS, 1000, "inside").duration();
+        assertThat(Output.of(compiled, SETTINGS, 1000, "X").duration()).containsExactly(inside, within(1e-6));
+        double[] hammock = Output.of(compiled, SETTINGS, 1000, "Honly").duration();
         assertThat(Output.of(compiled, SETTINGS, 1000, "only").duration())
                 .as("a branch of nothing else has the hammock's span")
                 .containsExactly(hammock, within(1e-6));

@@ -35,7 +35,7 @@ public final class WorkCalendarFile {
     public static void write(CalendarDefinition calendar, LocalDate from, OutputStream out) throws IOException {
         Calendar file = new Calendar();
         file.add(new ProdId("-//Tychon//Working calendar//EN"));
-        file.add(new Version("2.0", "2.0"));
+        file.add(new Version((String) null, "2.0"));
         for (DayOfWeek day : DayOfWeek.values()) {
             for (Shift shift : calendar.shiftsOn(day)) {
                 file.add(shift(calendar, day, shift, from));

@@ -20,16 +20,19 @@ final class ActivityCells {
 
     private final Map<String, CalendarDefinition> calendars = new LinkedHashMap<>();
     private final boolean hasDurations;
+    private final ThreePoints points;
     private final ScheduleDates dates;
     private final BiFunction<Row, ScheduleColumn, String> text;
     private final ScheduleDates.Problems problems;
 
     ActivityCells(
             boolean hasDurations,
+            ThreePoints points,
             ScheduleDates dates,
             BiFunction<Row, ScheduleColumn, String> text,
             ScheduleDates.Problems problems) {
         this.hasDurations = hasDurations;
+        this.points = points;
         this.dates = dates;
         this.text = text;
         this.problems = problems;
@@ -100,8 +103,9 @@ final class ActivityCells {
     }
 
     private Optional<Estimate> estimate(Row row) {
-        return ThreePoints.read(
+        return points.read(
                 EstimateRules.Subject.DURATION,
+                Optional.of(calendars.get(calendar(row))),
                 text.apply(row, ScheduleColumn.SHAPE),
                 text.apply(row, ScheduleColumn.LOW),
                 text.apply(row, ScheduleColumn.LIKELY),

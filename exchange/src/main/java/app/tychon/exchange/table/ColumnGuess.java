@@ -6,15 +6,18 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 
 /** What the columns of a table say: by their headers, and where those say nothing, by what stands in them. */
 public final class ColumnGuess {
     private static final int ROWS_LOOKED_AT = 200;
     private static final double NEARLY_ALL = 0.9;
     private static final int LEAST_NAME = 5;
+    private static final int LEAST_RANGES = 3;
 
     private final Table table;
     private final List<Row> rows;
@@ -33,6 +36,7 @@ public final class ColumnGuess {
         guess.find(ScheduleColumn.ID, guess::looksLikeIds);
         guess.find(ScheduleColumn.DURATION, column -> guess.most(column, ColumnGuess::isDuration));
         guess.find(ScheduleColumn.PREDECESSORS, guess::looksLikePredecessors);
+        guess.findThreePoints();
         return guess.columns;
     }
 
@@ -43,6 +47,39 @@ public final class ColumnGuess {
                 columns.put(meaning, c);
             }
         }
+    }
+
+    /** Three columns of which nothing else is known, one after the other, whose numbers rise in every row. */
+    private void findThreePoints() {
+        List<ScheduleColumn> points = List.of(ScheduleColumn.LOW, ScheduleColumn.LIKELY, ScheduleColumn.HIGH);
+        if (points.stream().anyMatch(columns::containsKey)) {
+            return;
+        }
+        for (int c = 0; c + 2 < table.header().size(); c++) {
+            int first = c;
+            boolean free = IntStream.range(first, first + 3).noneMatch(columns::containsValue);
+            List<Row> said = rows.stream()
+                    .filter(row -> IntStream.range(first, first + 3)
+                            .noneMatch(i -> row.cell(i).isEmpty()))
+                    .toList();
+            boolean rise = said.stream().allMatch(row -> rises(row, first));
+            boolean differ = said.stream().anyMatch(row -> !row.cell(first).equals(row.cell(first + 2)));
+            if (free && said.size() >= LEAST_RANGES && rise && differ) {
+                IntStream.range(0, 3).forEach(i -> columns.put(points.get(i), first + i));
+                return;
+            }
+        }
+    }
+
+    private static boolean rises(Row row, int first) {
+        OptionalDouble low = ThreePoints.amount(row.cell(first));
+        OptionalDouble likely = ThreePoints.amount(row.cell(first + 1));
+        OptionalDouble high = ThreePoints.amount(row.cell(first + 2));
+        return low.isPresent()
+                && likely.isPresent()
+                && high.isPresent()
+                && low.getAsDouble() <= likely.getAsDouble()
+                && likely.getAsDouble() <= high.getAsDouble();
     }
 
     private List<String> cells(int column) {

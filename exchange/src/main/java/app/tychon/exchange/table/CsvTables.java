@@ -43,7 +43,7 @@ public final class CsvTables {
                 .get();
         try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
             for (CSVRecord record : parser) {
-                Table.Row row = new Table.Row((int) record.getRecordNumber(), record.toList());
+                Table.Row row = new Table.Row((int) record.getRecordNumber(), cells(record));
                 if (!row.isBlank()) {
                     rows.add(row);
                 }
@@ -56,6 +56,20 @@ public final class CsvTables {
                     "The file is no sound table of text: a quotation mark is opened and never closed.");
         }
         return Tables.of(rows);
+    }
+
+    /** Without blank cells at the end, of which spreadsheets write many. */
+    private static List<String> cells(CSVRecord record) throws UnreadableTableException {
+        int last = record.size();
+        while (last > 0 && record.get(last - 1).isBlank()) {
+            last--;
+        }
+        if (last > Tables.MOST_COLUMNS) {
+            throw new UnreadableTableException("Row " + record.getRecordNumber() + " of the table has "
+                    + "%,d columns; at most %,d are read.".formatted(last, Tables.MOST_COLUMNS)
+                    + " Export the columns that are needed alone.");
+        }
+        return last == record.size() ? record.toList() : record.toList().subList(0, last);
     }
 
     private static String text(byte[] bytes) throws UnreadableTableException {

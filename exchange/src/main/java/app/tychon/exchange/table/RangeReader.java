@@ -2,6 +2,7 @@ package app.tychon.exchange.table;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Basis;
+import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.EstimateRules;
@@ -21,6 +22,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * Reads ranges for the rows of a plan, which are known by their ids. A column that is not there leaves what it would say
@@ -36,6 +39,9 @@ public final class RangeReader {
     private final int parameterColumn;
     private final Map<String, Spread> known = new HashMap<>();
     private final Map<String, String> grades = new HashMap<>();
+    /** By activity. */
+    private final Map<String, CalendarDefinition> calendars = new HashMap<>();
+
     private final List<Spread> spreads = new ArrayList<>();
     private final List<CellProblem> problems = new ArrayList<>();
 
@@ -44,7 +50,10 @@ public final class RangeReader {
         columns = ScheduleColumn.guess(table.header());
         gradeColumn = column(table, GRADE);
         parameterColumn = column(table, PARAMETERS);
+        Map<String, CalendarDefinition> byId =
+                plan.calendars().stream().collect(Collectors.toMap(CalendarDefinition::id, Function.identity()));
         for (Activity a : plan.activities()) {
+            calendars.put(a.id(), byId.get(a.calendar()));
             known.put(a.id(), new Spread(a.id(), a.name(), Kind.ACTIVITY, a.grade(), a.estimate()));
         }
         for (CostLine c : plan.costs()) {
@@ -128,7 +137,8 @@ public final class RangeReader {
     private Spread spread(Row row, Spread now) {
         Optional<String> grade = gradeColumn < 0 ? now.grade() : grade(row);
         boolean silent = !saysRanges() || now.kind() == Kind.BRANCH;
-        return new Spread(now.id(), now.name(), now.kind(), grade, silent ? now.estimate() : estimate(row, now.kind()));
+        return new Spread(
+                now.id(), now.name(), now.kind(), grade, silent ? now.estimate() : estimate(row, now.id(), now.kind()));
     }
 
     private Optional<String> grade(Row row) {
@@ -140,7 +150,7 @@ public final class RangeReader {
         return grade;
     }
 
-    private Optional<Estimate> estimate(Row row, Kind kind) {
+    private Optional<Estimate> estimate(Row row, String id, Kind kind) {
         Subject subject = kind == Kind.COST ? Subject.COST : Subject.DURATION;
         String parameters = row.cell(parameterColumn);
         if (!parameters.isEmpty()) {
@@ -152,13 +162,15 @@ public final class RangeReader {
         if ((shape.equalsIgnoreCase("certain") || shape.equalsIgnoreCase("fixed")) && low.isEmpty() && high.isEmpty()) {
             return Optional.of(Estimate.AS_PLANNED);
         }
-        return ThreePoints.read(
-                subject,
-                shape,
-                low,
-                cell(row, ScheduleColumn.LIKELY),
-                high,
-                (column, message) -> problem(row, column, message));
+        return ThreePoints.of(table.header(), columns)
+                .read(
+                        subject,
+                        subject == Subject.COST ? Optional.empty() : Optional.ofNullable(calendars.get(id)),
+                        shape,
+                        low,
+                        cell(row, ScheduleColumn.LIKELY),
+                        high,
+                        (column, message) -> problem(row, column, message));
     }
 
     private Optional<Estimate> parameters(Row row, String text, Subject subject) {

@@ -49,7 +49,12 @@ public final class ScheduleReader {
         levels = Levels.of(table, columns);
         dateCells = new ScheduleDates(
                 order.orElseGet(() -> ScheduleDates.order(table, columns)), this::text, this::problem);
-        cells = new ActivityCells(columns.containsKey(ScheduleColumn.DURATION), dateCells, this::text, this::problem);
+        cells = new ActivityCells(
+                columns.containsKey(ScheduleColumn.DURATION),
+                ThreePoints.of(table.header(), columns),
+                dateCells,
+                this::text,
+                this::problem);
     }
 
     /**

@@ -41,18 +41,25 @@ public final class ScheduleSheet {
             new Column("Constraint", 18),
             new Column("Constraint date", 17),
             new Column("Total float", 11),
+            new Column("Planned money", 14),
             new Column("Notes", 40));
     private static final int FROZEN = 3;
     private static final int NAME = 2;
+    private static final int DURATION = 4;
+    private static final int START = 7;
+    private static final int FINISH = 8;
+    private static final int MONEY = 15;
 
     private final Plan plan;
     private final Map<String, ScheduledActivity> dates = new HashMap<>();
     private final Map<String, List<Link>> into = new HashMap<>();
     private final Map<String, CalendarDefinition> calendars = new HashMap<>();
     private final List<Line> lines = new ArrayList<>();
+    private final BranchTotals totals;
 
     private ScheduleSheet(Plan plan, Schedule schedule) {
         this.plan = plan;
+        totals = BranchTotals.of(plan, schedule);
         schedule.activities().forEach(row -> dates.put(row.id(), row));
         plan.links().forEach(link -> into.computeIfAbsent(link.to(), to -> new ArrayList<>())
                 .add(link));
@@ -77,7 +84,9 @@ public final class ScheduleSheet {
         }
     }
 
-    private static Line branch(WbsNode node, int level) {
+    /** A branch lasts from its first start to its last finish, in working days of the project's calendar. */
+    private Line branch(WbsNode node, int level) {
+        BranchTotals.Total total = totals.of(node.id());
         List<Optional<Object>> cells = new ArrayList<>();
         cells.add(Optional.of(node.id()));
         cells.add(Optional.of(level));
@@ -86,6 +95,12 @@ public final class ScheduleSheet {
         while (cells.size() < COLUMNS.size()) {
             cells.add(Optional.empty());
         }
+        if (total.hasWork()) {
+            cells.set(DURATION, Optional.of(Math.round(total.days() * 10) / 10.0 + "d"));
+            cells.set(START, Optional.of(Instants.toCivil(total.start())));
+            cells.set(FINISH, Optional.of(Instants.toCivil(total.finish())));
+        }
+        cells.set(MONEY, total.money() == 0 ? Optional.empty() : Optional.of(total.money()));
         return new Line(true, level, cells);
     }
 
@@ -112,6 +127,7 @@ public final class ScheduleSheet {
                         activity.constraint().map(Constraint::type).map(Words::of),
                         date(activity.constraint().map(Constraint::date)),
                         activity.isHammock() ? Optional.empty() : Optional.of(Math.round(days * 10) / 10.0),
+                        totals.own(activity.id()) == 0 ? Optional.empty() : Optional.of(totals.own(activity.id())),
                         text(activity.notes())));
     }
 

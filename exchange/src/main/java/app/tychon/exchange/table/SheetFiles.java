@@ -19,8 +19,8 @@ import org.dhatim.fastexcel.Worksheet;
 public final class SheetFiles {
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
     private static final String INDENT = "   ";
-    /** Texts that begin so are taken for formulas by spreadsheets. */
-    private static final String FORMULA_STARTS = "=+-@";
+    /** Texts that begin so are taken for formulas by spreadsheets: the signs, also in full width, a tab, a return. */
+    private static final String FORMULA_STARTS = "=+-@\t\r\uFF1D\uFF0B\uFF0D\uFF20";
 
     private SheetFiles() {}
 

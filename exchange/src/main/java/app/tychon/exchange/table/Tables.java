@@ -13,6 +13,9 @@ public final class Tables {
 
     public static final int MOST_ROWS = 200_000;
 
+    /** A schedule has some thirty columns. */
+    static final int MOST_COLUMNS = 300;
+
     private static final byte[] ZIP = {'P', 'K', 3, 4};
     private static final byte[] OLE = {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0};
     private static final byte[] PDF = {'%', 'P', 'D', 'F'};

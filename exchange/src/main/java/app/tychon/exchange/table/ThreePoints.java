@@ -1,21 +1,50 @@
 package app.tychon.exchange.table;
 
 import app.tychon.core.model.Basis;
+import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.EstimateRules;
 import app.tychon.core.model.EstimateRules.Subject;
 import app.tychon.core.model.Shape;
+import app.tychon.core.model.WorkDuration;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiConsumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
-/** An estimate out of the cells low, likely, high and shape: in days or money, or as percent of planned where all end in %. */
-final class ThreePoints {
-    private ThreePoints() {}
+/**
+ * Estimates out of the cells low, likely, high and shape: in days or money, as percent of planned where all end in %, or in
+ * other units of time where they say so.
+ *
+ * @param ends the chances of the outer points, as the headers have them
+ */
+record ThreePoints(Shape.Ends ends) {
+    private static final Pattern PERCENTILE = Pattern.compile(".*\\bp(\\d{1,2})\\b.*");
 
-    static Optional<Estimate> read(
+    /** Ends are percentiles where the headers of both say so, as P10 and P90. */
+    static ThreePoints of(List<String> header, Map<ScheduleColumn, Integer> columns) {
+        OptionalDouble low = percentile(header, columns.get(ScheduleColumn.LOW));
+        OptionalDouble high = percentile(header, columns.get(ScheduleColumn.HIGH));
+        boolean both = low.isPresent() && high.isPresent() && low.getAsDouble() < 0.5 && high.getAsDouble() > 0.5;
+        return new ThreePoints(both ? new Shape.Ends(low.getAsDouble(), high.getAsDouble()) : Shape.Ends.LIMITS);
+    }
+
+    private static OptionalDouble percentile(List<String> header, Integer column) {
+        if (column == null) {
+            return OptionalDouble.empty();
+        }
+        Matcher title = PERCENTILE.matcher(header.get(column).toLowerCase(Locale.ROOT));
+        return title.matches() ? OptionalDouble.of(Integer.parseInt(title.group(1)) / 100.0) : OptionalDouble.empty();
+    }
+
+    /** @param calendar in which weeks and hours count as days; nothing for money */
+    Optional<Estimate> read(
             Subject subject,
+            Optional<CalendarDefinition> calendar,
             String shape,
             String low,
             String likely,
@@ -29,10 +58,10 @@ final class ThreePoints {
         }
         boolean percent = low.endsWith("%") || high.endsWith("%");
         double unit = percent ? 100 : 1;
-        OptionalDouble from = number(low, ScheduleColumn.LOW, problems);
-        OptionalDouble to = number(high, ScheduleColumn.HIGH, problems);
+        OptionalDouble from = number(low, calendar, ScheduleColumn.LOW, problems);
+        OptionalDouble to = number(high, calendar, ScheduleColumn.HIGH, problems);
         OptionalDouble mode =
-                likely.isEmpty() ? OptionalDouble.empty() : number(likely, ScheduleColumn.LIKELY, problems);
+                likely.isEmpty() ? OptionalDouble.empty() : number(likely, calendar, ScheduleColumn.LIKELY, problems);
         if (from.isEmpty() || to.isEmpty()) {
             return Optional.empty();
         }
@@ -46,8 +75,8 @@ final class ThreePoints {
         }
         Optional<Shape> made =
                 switch (word) {
-                    case "triangular" -> Optional.of(new Shape.Triangular(a, m, b));
-                    case "pert" -> Optional.of(new Shape.Pert(a, m, b, Shape.Pert.USUAL_WEIGHT));
+                    case "triangular" -> Optional.of(new Shape.Triangular(a, m, b, ends));
+                    case "pert" -> Optional.of(new Shape.Pert(a, m, b, Shape.Pert.USUAL_WEIGHT, ends));
                     case "uniform" -> Optional.of(new Shape.Uniform(a, b));
                     default -> {
                         problems.accept(
@@ -64,14 +93,28 @@ final class ThreePoints {
     }
 
     private static OptionalDouble number(
-            String text, ScheduleColumn column, BiConsumer<ScheduleColumn, String> problems) {
+            String text,
+            Optional<CalendarDefinition> calendar,
+            ScheduleColumn column,
+            BiConsumer<ScheduleColumn, String> problems) {
+        OptionalDouble amount = amount(text);
+        Optional<WorkDuration> length = calendar.isPresent() ? DurationWords.read(text) : Optional.empty();
+        if (amount.isEmpty() && length.isPresent()) {
+            double day = (length.get().isElapsed() ? 24 : calendar.get().hoursPerDay()) * 60;
+            return OptionalDouble.of(length.get().minutes(calendar.get()) / day);
+        }
+        if (amount.isEmpty()) {
+            problems.accept(column, text.isEmpty() ? "the value is missing" : "\"" + text + "\" is no number");
+        }
+        return amount;
+    }
+
+    /** A bare number, or one of days or percent. */
+    static OptionalDouble amount(String text) {
         String digits =
                 text.replaceAll("(?i)\\s*(%|d|days?)$", "").replace(',', '.').strip();
-        try {
-            return OptionalDouble.of(Double.parseDouble(digits));
-        } catch (NumberFormatException e) {
-            problems.accept(column, text.isEmpty() ? "the value is missing" : "\"" + text + "\" is no number");
-            return OptionalDouble.empty();
-        }
+        return digits.matches("[+-]?(\\d{1,15}(\\.\\d{0,15})?|\\.\\d{1,15})")
+                ? OptionalDouble.of(Double.parseDouble(digits))
+                : OptionalDouble.empty();
     }
 }

@@ -28,7 +28,6 @@ final class XlsxTables {
     private static final long MOST_UNPACKED = 600_000_000;
 
     private static final long MOST_TEXTS = 150_000_000;
-    private static final int MOST_COLUMNS = 300;
     private static final int LONGEST_CELL = 4_000;
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
 
@@ -66,6 +65,11 @@ final class XlsxTables {
         try (ZipFile zip = ZipFile.builder().setByteArray(bytes).get()) {
             for (ZipArchiveEntry entry : Collections.list(zip.getEntries())) {
                 workbook |= entry.getName().equals("xl/workbook.xml");
+                if (entry.getName().startsWith("xl/worksheets/")) {
+                    try (InputStream in = zip.getInputStream(entry)) {
+                        SheetBounds.check(in);
+                    }
+                }
                 boolean texts = entry.getName().endsWith("sharedStrings.xml");
                 long own = 0;
                 try (InputStream in = zip.getInputStream(entry)) {
@@ -109,7 +113,7 @@ final class XlsxTables {
 
     private static List<String> cells(Row row) {
         List<String> cells = new ArrayList<>();
-        for (int i = 0; i < Math.min(row.getCellCount(), MOST_COLUMNS); i++) {
+        for (int i = 0; i < Math.min(row.getCellCount(), Tables.MOST_COLUMNS); i++) {
             String text = row.getOptionalCell(i).map(XlsxTables::text).orElse("");
             cells.add(text.length() > LONGEST_CELL ? text.substring(0, LONGEST_CELL) : text);
         }

@@ -8,6 +8,8 @@ import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.FileAttribute;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.SecureRandom;
 import java.sql.Connection;
@@ -21,13 +23,20 @@ import java.util.List;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * A MariaDB server of the application's own: on 127.0.0.1, on a free port, with its data in one folder, never the
  * system's. It is made on first use and stopped by {@link #close}; one that a crash has left behind is stopped first.
  */
 public final class OwnDatabase implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(OwnDatabase.class);
     private static final Duration PATIENCE = Duration.ofSeconds(90);
+    private static final Duration FIRST_PAUSE = Duration.ofSeconds(1);
+    private static final Duration LONGEST_PAUSE = Duration.ofMinutes(1);
+    private static final FileAttribute<?> OWNER_ONLY =
+            PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------"));
     private static final String NAME = "tychon";
 
     /** Why no database can be had, in one sentence. */
@@ -39,8 +48,10 @@ public final class OwnDatabase implements AutoCloseable {
 
     private final Path folder;
     private final RandomAccessFile lockFile;
-    private final Process process;
     private final DatabaseAddress address;
+    private final int port;
+    private volatile Process process;
+    private volatile boolean closing;
 
     private OwnDatabase(Path folder, RandomAccessFile lockFile) throws IOException, InterruptedException {
         this.folder = folder;
@@ -50,10 +61,37 @@ public final class OwnDatabase implements AutoCloseable {
             install();
         }
         String password = password();
-        int port = freePort();
-        process = launch(port, password);
+        port = freePort();
+        process = launch(password);
         address = new DatabaseAddress("jdbc:mariadb://127.0.0.1:" + port + "/" + NAME, NAME, password);
         awaitConnection();
+        watch(process);
+    }
+
+    /** Where the server dies, another takes its place on the same port and the same data; what waits for it goes on. */
+    private void watch(Process watched) {
+        watched.onExit().thenAcceptAsync(dead -> {
+            Duration pause = FIRST_PAUSE;
+            while (!closing) {
+                LOG.error(
+                        "MariaDB ended by itself with {}; it is started again. The reason may be in {}.",
+                        dead.exitValue(),
+                        log());
+                try {
+                    process = launch(address.password());
+                    if (!process.waitFor(pause.toMillis(), TimeUnit.MILLISECONDS)) {
+                        watch(process);
+                        return;
+                    }
+                } catch (IOException e) {
+                    LOG.error("MariaDB could not be started again: {}", e.getMessage());
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                    return;
+                }
+                pause = pause.multipliedBy(2).compareTo(LONGEST_PAUSE) < 0 ? pause.multipliedBy(2) : LONGEST_PAUSE;
+            }
+        });
     }
 
     /**
@@ -96,6 +134,7 @@ public final class OwnDatabase implements AutoCloseable {
     /** Shuts the server down cleanly and waits for it. */
     @Override
     public void close() {
+        closing = true;
         try {
             stop(process.toHandle());
             lockFile.close();
@@ -169,16 +208,22 @@ public final class OwnDatabase implements AutoCloseable {
         if (!Files.exists(file)) {
             byte[] random = new byte[24];
             new SecureRandom().nextBytes(random);
-            Files.writeString(file, HexFormat.of().formatHex(random));
-            Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));
+            // Private before there is anything in it, and whole before it has its name.
+            Path fresh = folder.resolve("password.new");
+            Files.deleteIfExists(fresh);
+            Files.createFile(fresh, OWNER_ONLY);
+            Files.writeString(fresh, HexFormat.of().formatHex(random));
+            Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE);
         }
         return Files.readString(file).strip();
     }
 
-    private Process launch(int port, String password) throws IOException {
+    private Process launch(String password) throws IOException {
         Path init = folder.resolve("init.sql");
         Files.deleteIfExists(init);
-        Files.createFile(init, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+        Files.createFile(init, OWNER_ONLY);
+        Path temporary = folder.resolve("tmp");
+        Files.createDirectories(temporary);
         Files.writeString(
                 init,
                 """
@@ -195,7 +240,9 @@ public final class OwnDatabase implements AutoCloseable {
                 "--datadir=" + data(),
                 "--bind-address=127.0.0.1",
                 "--port=" + port,
-                "--socket=" + Path.of(System.getProperty("java.io.tmpdir"), "tychon-" + port + ".sock"),
+                // Told from the data folder, since the path of a socket may have no more than some hundred letters.
+                "--socket=../mariadb.sock",
+                "--tmpdir=" + temporary,
                 "--pid-file=" + pidFile(),
                 "--log-error=" + log(),
                 "--init-file=" + init,

@@ -62,15 +62,15 @@ final class ActivityEdits implements Edit {
     }
 
     private Plan recoded(Plan plan, NewActivities added) {
-        Plan recoded = plan;
+        Map<String, String> codes = new HashMap<>();
         for (int i = 0; i < edits.size(); i++) {
             if (edits.get(i).code() != null) {
                 String code = edits.get(i).code().asText().strip();
                 editOf.put(code, i);
-                recoded = Renaming.of(recoded, added.idOf(i), code);
+                codes.put(added.idOf(i), code);
             }
         }
-        return recoded;
+        return codes.isEmpty() ? plan : Renaming.of(plan, codes);
     }
 
     @Override

@@ -29,8 +29,14 @@ class ChangeLog {
     }
 
     void add(UUID project, long revision, String person, String label, State state, ChangeSet changes) {
-        String shown = label.length() > LONGEST_LABEL ? label.substring(0, LONGEST_LABEL - 1) + "…" : label;
+        String shown = label.length() > LONGEST_LABEL ? cut(label) + "…" : label;
         entities.persist(new ChangeSetEntity(project, revision, person, shown, state, bytes(changes)));
+    }
+
+    /** No character is cut in half. */
+    private static String cut(String label) {
+        int end = LONGEST_LABEL - 1;
+        return label.substring(0, Character.isHighSurrogate(label.charAt(end - 1)) ? end - 1 : end);
     }
 
     /** What a person would take back next: the last of their edits that stands. */
@@ -43,11 +49,25 @@ class ChangeLog {
         return find(project, person, State.UNDONE, "asc");
     }
 
+    /** What {@link #undoable} is called, without reading all of it. */
+    Optional<String> undoableLabel(UUID project, String person) {
+        return find("c.label", String.class, project, person, State.DONE, "desc");
+    }
+
+    /** What {@link #redoable} is called. */
+    Optional<String> redoableLabel(UUID project, String person) {
+        return find("c.label", String.class, project, person, State.UNDONE, "asc");
+    }
+
     private Optional<ChangeSetEntity> find(UUID project, String person, State state, String order) {
+        return find("c", ChangeSetEntity.class, project, person, state, order);
+    }
+
+    private <T> Optional<T> find(String what, Class<T> kind, UUID project, String person, State state, String order) {
         return entities.createQuery(
-                        "select c from ChangeSetEntity c where c.projectId = :project and c.person = :person"
+                        "select " + what + " from ChangeSetEntity c where c.projectId = :project and c.person = :person"
                                 + " and c.state = :state order by c.revision " + order,
-                        ChangeSetEntity.class)
+                        kind)
                 .setParameter("project", project)
                 .setParameter("person", person)
                 .setParameter("state", state)

@@ -5,6 +5,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.PlanDraft;
 import app.tychon.exchange.JsonText;
 import app.tychon.server.problems.ConflictException;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -80,6 +81,7 @@ record ChangeSet(List<Change> changes) {
         Map<String, Change> byKey = changes.stream().collect(Collectors.toMap(Change::key, change -> change));
         List<T> rows = new ArrayList<>();
         Set<String> met = new HashSet<>();
+        Map<String, ObjectNode> moved = new HashMap<>();
         for (T row : section.of().apply(plan)) {
             String key = section.key().apply(row);
             Change change = byKey.get(key);
@@ -88,16 +90,23 @@ record ChangeSet(List<Change> changes) {
                 continue;
             }
             met.add(key);
-            boolean asFound = change.before() != null
-                    && section.write()
-                            .apply(row)
-                            .toString()
-                            .equals(change.before().is().toString());
-            if (!asFound) {
+            ObjectNode now = section.write().apply(row);
+            if (change.before() == null) {
                 throw changedMeanwhile(key);
             }
-            if (change.after() != null && change.after().index() < 0) {
-                rows.add(value(section, change.after()));
+            if (change.after() == null) {
+                if (!FieldMerge.same(now, change.before().is())) {
+                    throw changedMeanwhile(key);
+                }
+                continue;
+            }
+            ObjectNode merged = FieldMerge.of(
+                            change.before().is(), change.after().is(), now)
+                    .orElseThrow(() -> changedMeanwhile(key));
+            if (change.after().index() < 0) {
+                rows.add(value(section, merged));
+            } else {
+                moved.put(key, merged);
             }
         }
         changes.stream()
@@ -110,7 +119,11 @@ record ChangeSet(List<Change> changes) {
                 .map(Change::after)
                 .filter(state -> state != null && state.index() >= 0)
                 .sorted(Comparator.comparingInt(Change.State::index))
-                .forEach(state -> rows.add(place(section, rows, state), value(section, state)));
+                .forEach(state -> rows.add(
+                        place(section, rows, state),
+                        value(
+                                section,
+                                moved.getOrDefault(section.key().apply(value(section, state.is())), state.is()))));
         section.put().accept(draft, rows);
     }
 
@@ -133,8 +146,8 @@ record ChangeSet(List<Change> changes) {
         return Math.min(state.index(), rows.size());
     }
 
-    private static <T> T value(Section<T> section, Change.State state) {
-        return JsonText.read(state.is().toString(), section.read());
+    private static <T> T value(Section<T> section, ObjectNode is) {
+        return JsonText.read(is.toString(), section.read());
     }
 
     private static ConflictException changedMeanwhile(String key) {

@@ -1,8 +1,10 @@
 package app.tychon.server.edits;
 
 import app.tychon.core.model.Plan;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -13,6 +15,7 @@ final class Codes {
     private static final int[] STEPS = {10, 5, 2, 1};
 
     private final Set<String> taken = new HashSet<>();
+    private final Map<String, Long> searched = new HashMap<>();
 
     Codes(Plan plan) {
         plan.wbs().forEach(node -> taken.add(node.id()));
@@ -38,10 +41,12 @@ final class Codes {
                 return code;
             }
         }
-        long at = number + STEPS[0];
+        // Where many are asked for behind one row, the search goes on where the last one ended.
+        long at = Math.max(number + STEPS[0], searched.getOrDefault(letters, 0L));
         while (taken.contains(code(letters, at, width))) {
             at++;
         }
+        searched.put(letters, at);
         return code(letters, at, width);
     }
 

@@ -1,5 +1,6 @@
 package app.tychon.server.edits;
 
+import app.tychon.server.web.Headers;
 import jakarta.annotation.Nullable;
 import java.util.Optional;
 import java.util.UUID;
@@ -12,7 +13,7 @@ import java.util.UUID;
  */
 public record Editor(UUID project, String person, Optional<Long> seen) {
     /** The header that says who edits. */
-    public static final String PERSON = "Tychon-Person";
+    public static final String PERSON = Headers.PERSON;
 
     private static final int LONGEST = 60;
 

@@ -13,8 +13,11 @@ import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.project.ProjectView;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,9 +31,16 @@ public class Edits {
     private final PlanStore plans;
     private final ChangeLog log;
     private final ApplicationEventPublisher events;
+    private final ProjectTurns turns;
 
-    Edits(ProjectRepository projects, PlanStore plans, ChangeLog log, ApplicationEventPublisher events) {
+    Edits(
+            ProjectRepository projects,
+            PlanStore plans,
+            ChangeLog log,
+            ApplicationEventPublisher events,
+            ProjectTurns turns) {
         this.projects = projects;
+        this.turns = turns;
         this.plans = plans;
         this.log = log;
         this.events = events;
@@ -42,8 +52,11 @@ public class Edits {
      * @throws InvalidPlanException with the problem of every field, told in the words of the edit
      * @throws ConflictException where the plan has changed since the editor saw it
      */
-    @Transactional
     EditResult edit(Editor editor, Edit edit) {
+        return turns.take(editor.project(), () -> editHeld(editor, edit));
+    }
+
+    private EditResult editHeld(Editor editor, Edit edit) {
         ProjectEntity project = hold(editor);
         LoadedPlan before = plans.find(editor.project());
         Edit.Outcome outcome = edit.apply(before.plan());
@@ -62,7 +75,6 @@ public class Edits {
      *
      * @param change makes the new plan of the old, and tells what went with rows that are gone
      */
-    @Transactional
     public EditResult replace(Editor editor, String label, BiFunction<Plan, List<String>, Plan> change) {
         return edit(editor, plan -> {
             List<String> gone = new ArrayList<>();
@@ -77,27 +89,58 @@ public class Edits {
         return sound(before.revision(), edit.apply(before.plan()).plan(), edit);
     }
 
-    /** Takes back the editor's last edit that stands. */
-    @Transactional
+    /**
+     * Takes back the editor's last edit that stands.
+     *
+     * @throws ConflictException where others have changed the same fields since; that edit then stands for good, and the one
+     *     before it is next
+     */
     EditResult undo(Editor editor) {
-        ProjectEntity project = hold(editor);
-        ChangeSetEntity last = log.undoable(editor.project(), editor.person())
-                .orElseThrow(() -> new ConflictException("There is nothing to take back."));
-        last.setState(State.UNDONE);
-        return again(editor, project, log.changes(last).turned(), "Taken back: " + last.label());
+        return step(
+                editor,
+                State.UNDONE,
+                () -> log.undoable(editor.project(), editor.person())
+                        .orElseThrow(() -> new ConflictException("There is nothing to take back.")),
+                changes -> log.changes(changes).turned(),
+                "Taken back: ");
     }
 
-    /** Does again what the editor took back. */
-    @Transactional
+    /** Does again what the editor took back; refused as {@link #undo} is. */
     EditResult redo(Editor editor) {
-        ProjectEntity project = hold(editor);
-        ChangeSetEntity next = log.redoable(editor.project(), editor.person())
-                .orElseThrow(() -> new ConflictException("There is nothing to do again."));
-        next.setState(State.DONE);
-        return again(editor, project, log.changes(next), "Done again: " + next.label());
+        return step(
+                editor,
+                State.DONE,
+                () -> log.redoable(editor.project(), editor.person())
+                        .orElseThrow(() -> new ConflictException("There is nothing to do again.")),
+                log::changes,
+                "Done again: ");
     }
 
-    private EditResult again(Editor editor, ProjectEntity project, ChangeSet changes, String label) {
+    /** @param refused why it could not be done; it is told once it is on record that the edit stands */
+    private record Step(Optional<EditResult> result, Optional<ConflictException> refused) {}
+
+    private EditResult step(
+            Editor editor,
+            State then,
+            Supplier<ChangeSetEntity> which,
+            Function<ChangeSetEntity, ChangeSet> what,
+            String label) {
+        Step step = turns.take(editor.project(), () -> {
+            ProjectEntity project = hold(editor);
+            ChangeSetEntity edit = which.get();
+            try {
+                EditResult result =
+                        again(editor, project, what.apply(edit), label + edit.label(), () -> edit.setState(then));
+                return new Step(Optional.of(result), Optional.empty());
+            } catch (ConflictException e) {
+                edit.setState(State.DROPPED);
+                return new Step(Optional.empty(), Optional.of(e));
+            }
+        });
+        return step.result().orElseThrow(() -> step.refused().orElseThrow());
+    }
+
+    private EditResult again(Editor editor, ProjectEntity project, ChangeSet changes, String label, Runnable mark) {
         LoadedPlan before = plans.find(editor.project());
         Plan plan = changes.applyTo(before.plan());
         LoadedPlan after;
@@ -107,6 +150,7 @@ public class Edits {
             throw new ConflictException("This cannot be taken back any more, since other edits build on it: "
                     + e.problems().get(0).message() + ".");
         }
+        mark.run();
         log.add(editor.project(), after.revision(), editor.person(), label, State.NOTE, changes);
         store(project, before, after);
         return result(editor, project, before, after, List.of());
@@ -116,12 +160,8 @@ public class Edits {
     @Transactional(readOnly = true)
     Undoing undoing(Editor editor) {
         return new Undoing(
-                log.undoable(editor.project(), editor.person())
-                        .map(ChangeSetEntity::label)
-                        .orElse(null),
-                log.redoable(editor.project(), editor.person())
-                        .map(ChangeSetEntity::label)
-                        .orElse(null));
+                log.undoableLabel(editor.project(), editor.person()).orElse(null),
+                log.redoableLabel(editor.project(), editor.person()).orElse(null));
     }
 
     @Transactional(readOnly = true)

@@ -22,7 +22,7 @@ final class NewActivities {
 
     NewActivities(Plan before, List<RowEdit> edits, List<Problem> problems) {
         Codes codes = new Codes(before);
-        List<Activity> rows = new ArrayList<>(before.activities());
+        RowChain rows = new RowChain(before.activities());
         Map<String, WbsNode> branches = new HashMap<>();
         before.wbs().forEach(node -> branches.put(node.id(), node));
         String calendar = before.project().calendar();
@@ -34,12 +34,10 @@ final class NewActivities {
             }
             // Rows of one paste follow each other.
             String after = edit.after() == null && i > 0 && edits.get(i - 1).isNew() ? ids.get(i - 1) : edit.after();
-            Optional<Integer> at =
-                    Optional.ofNullable(after).map(id -> indexOf(rows, id)).filter(place -> place >= 0);
+            Optional<Activity> at = Optional.ofNullable(after).flatMap(rows::find);
             String branch = edit.wbs() != null
                     ? edit.wbs().asText()
-                    : at.map(place -> rows.get(place).wbs())
-                            .orElse(branches.containsKey(after) ? after : lastBranch(before));
+                    : at.map(Activity::wbs).orElse(branches.containsKey(after) ? after : lastBranch(before));
             if (branch == null || !branches.containsKey(branch)) {
                 problems.add(new Problem("/" + i + "/wbs", "the plan has no such branch; add a branch first"));
                 ids.add(edit.id());
@@ -53,41 +51,20 @@ final class NewActivities {
             }
             ids.add(id);
             Activity fresh = Activity.of(id, branch, UNNAMED, ActivityKind.TASK, WorkDuration.days(1), calendar);
-            rows.add(
-                    at.map(place -> place + 1).orElseGet(() -> placeIn(rows, branch, branch.equals(edit.after()))),
-                    fresh);
+            if (at.isPresent()) {
+                rows.addAfter(after, fresh);
+            } else {
+                rows.addIn(branch, branch.equals(edit.after()), fresh);
+            }
             count++;
         }
-        plan = count == 0 ? before : before.withActivities(rows);
+        plan = count == 0 ? before : before.withActivities(rows.all());
     }
 
     private static String lastBranch(Plan plan) {
         return plan.wbs().isEmpty()
                 ? null
                 : plan.wbs().get(plan.wbs().size() - 1).id();
-    }
-
-    private static int indexOf(List<Activity> rows, String id) {
-        for (int i = 0; i < rows.size(); i++) {
-            if (rows.get(i).id().equals(id)) {
-                return i;
-            }
-        }
-        return -1;
-    }
-
-    /** First or behind the last of a branch's own activities. */
-    private static int placeIn(List<Activity> rows, String branch, boolean first) {
-        int place = rows.size();
-        for (int i = 0; i < rows.size(); i++) {
-            if (rows.get(i).wbs().equals(branch)) {
-                place = first ? i : i + 1;
-                if (first) {
-                    return place;
-                }
-            }
-        }
-        return place;
     }
 
     /** The plan with the new rows in it, still empty. */

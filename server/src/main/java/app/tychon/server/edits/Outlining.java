@@ -19,7 +19,7 @@ final class Outlining {
         List<WbsNode> all = new ArrayList<>();
         for (WbsNode node : nodes) {
             boolean fresh = node.code().isEmpty();
-            String code = !sameShape && (counts || fresh) ? numbers.get(node.id()) : node.code();
+            String code = !sameShape && (counts || fresh) ? numbers.getOrDefault(node.id(), node.code()) : node.code();
             all.add(new WbsNode(node.id(), node.parent(), code, node.name(), node.grade()));
         }
         return all;

@@ -86,6 +86,8 @@ record SettingsEdit(JsonNode fields) implements Edit {
         return new Problem(
                 problem.pointer()
                         .replaceFirst("^/project/targets/finish", "/targetFinish")
+                        .replaceFirst("^/project/targets/cost", "/targetCost")
+                        .replaceFirst("^/project/targets", "")
                         .replaceFirst("^/project", ""),
                 problem.message());
     }

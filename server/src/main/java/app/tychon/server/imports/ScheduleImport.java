@@ -4,8 +4,11 @@ import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Problem;
 import app.tychon.exchange.table.ScheduleReader;
 import app.tychon.server.plan.PlanStore;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,8 +22,14 @@ class ScheduleImport {
         this.plans = plans;
     }
 
-    SchedulePreview preview(Reading reading, LocalDate start) {
-        return SchedulePreview.of(reading, reading.read("Preview", start));
+    SchedulePreview preview(Reading reading, Optional<LocalDate> start) {
+        LocalDate monday = LocalDate.now().with(TemporalAdjusters.next(DayOfWeek.MONDAY));
+        ScheduleReader.Read read = reading.read("Preview", start.orElse(monday));
+        Optional<LocalDate> found = SchedulePreview.firstDay(read);
+        if (start.isEmpty() && found.isPresent()) {
+            read = reading.read("Preview", found.get());
+        }
+        return SchedulePreview.of(reading, read);
     }
 
     /**

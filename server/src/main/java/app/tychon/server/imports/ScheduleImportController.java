@@ -36,10 +36,11 @@ class ScheduleImportController {
         this.projects = projects;
     }
 
+    /** Without {@code start}, the first day is the earliest start in the table, or else next Monday. */
     @PostMapping("/preview")
     SchedulePreview previewSchedule(
             HttpServletRequest request,
-            @RequestParam LocalDate start,
+            @RequestParam Optional<LocalDate> start,
             @RequestParam(defaultValue = "") List<String> columns,
             @RequestParam Optional<DateWords.Order> dates,
             @RequestParam Optional<LocalDate> dataDate)

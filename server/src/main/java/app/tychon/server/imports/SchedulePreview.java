@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -92,16 +93,20 @@ record SchedulePreview(
                 (int) plan.activities().stream()
                         .filter(a -> a.estimate().isPresent())
                         .count(),
-                read.dates().values().stream()
-                        .flatMap(dated -> dated.start().stream())
-                        .map(DateWords.Moment::day)
-                        .min(LocalDate::compareTo)
-                        .orElse(null),
+                firstDay(read).orElse(null),
                 plan.project().dataDate().orElse(null),
                 sound ? Instants.toCivil(Scheduler.schedule(Network.of(plan)).finish()) : null,
                 fidelity.compared(),
                 fidelity.differences().stream().limit(MOST).toList(),
                 fidelity.differences().size());
+    }
+
+    /** The earliest start that a table has. */
+    static Optional<LocalDate> firstDay(ScheduleReader.Read read) {
+        return read.dates().values().stream()
+                .flatMap(dated -> dated.start().stream())
+                .map(DateWords.Moment::day)
+                .min(LocalDate::compareTo);
     }
 
     private static List<Column> columns(Reading reading) {

@@ -36,6 +36,7 @@ public final class Launch {
                 "spring.datasource.username", database.user(),
                 "spring.datasource.password", database.password(),
                 "tychon.examples", settings.examples().toString(),
+                "tychon.hosts", settings.hosts(),
                 "server.port", port));
         ConfigurableApplicationContext context = application.run(args);
         String address = "http://127.0.0.1:" + port;

@@ -11,6 +11,7 @@ import java.util.OptionalInt;
  * @param data where the application keeps its own database (TYCHON_DATA)
  * @param databaseUrl an outside database to use instead (TYCHON_DB_URL, with TYCHON_DB_USER and TYCHON_DB_PASSWORD)
  * @param port the port to serve on (TYCHON_PORT); otherwise 8080 or the next free one
+ * @param hosts names the server is called by beside those of this machine, with commas between (TYCHON_HOSTS)
  * @param examples folder of example plans (TYCHON_EXAMPLES)
  */
 record Settings(
@@ -19,6 +20,7 @@ record Settings(
         String databaseUser,
         String databasePassword,
         OptionalInt port,
+        String hosts,
         Path examples) {
 
     static Settings of(Map<String, String> environment) {
@@ -28,6 +30,7 @@ record Settings(
                 environment.getOrDefault("TYCHON_DB_USER", "tychon"),
                 environment.getOrDefault("TYCHON_DB_PASSWORD", ""),
                 port(environment.get("TYCHON_PORT")),
+                environment.getOrDefault("TYCHON_HOSTS", ""),
                 Path.of(environment.getOrDefault("TYCHON_EXAMPLES", "examples")).toAbsolutePath());
     }
 

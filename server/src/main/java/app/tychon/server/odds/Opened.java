@@ -20,6 +20,9 @@ import java.util.function.Supplier;
 /** A simulation opened for reading: a recorded run, or what live odds come from. What is costly is made when it is asked for. */
 final class Opened {
     private static final int MOST_KEPT = 8;
+    private static final long MOST_BYTES = Recent.shareOfMemory(0.03);
+    /** An output is start, finish, duration and cost. */
+    private static final long EACH = 4L * Double.BYTES;
 
     private final Plan plan;
     private final RunResult result;
@@ -27,9 +30,10 @@ final class Opened {
     private final Sample finish;
     private final Sample cost;
     private final Function<String, Optional<Output>> kept;
-    private final Map<String, Output> outputs = new Recent<>(MOST_KEPT);
-    private final Map<Asked, Quantity<LocalDateTime>> dates = new Recent<>(MOST_KEPT);
-    private final Map<Asked, Quantity<Double>> amounts = new Recent<>(MOST_KEPT);
+    private final Map<String, Output> outputs =
+            new Recent<>(MOST_KEPT, MOST_BYTES, output -> EACH * output.start().length);
+    private final Map<Asked, Quantity<LocalDateTime>> dates = new Recent<>(MOST_KEPT, MOST_BYTES, Quantity::bytes);
+    private final Map<Asked, Quantity<Double>> amounts = new Recent<>(MOST_KEPT, MOST_BYTES, Quantity::bytes);
     private Supplier<CompiledPlan> compiling;
     private CompiledPlan compiled;
 
@@ -53,6 +57,11 @@ final class Opened {
 
     RunResult result() {
         return result;
+    }
+
+    /** About how much memory it takes, without what is made of it later. */
+    long bytes() {
+        return result.bytes() + 2L * Double.BYTES * result.iterations();
     }
 
     /** The working time of the project. */

@@ -104,6 +104,11 @@ record Quantity<V>(
                         .toList());
     }
 
+    /** About how much memory it takes. */
+    long bytes() {
+        return (long) Double.BYTES * sample.size();
+    }
+
     /** The value that is kept with a chance. */
     Odds.Reading<V> ofChance(double chance) {
         return reading(sample.percentile(chance), chance);

@@ -16,13 +16,15 @@ import org.springframework.stereotype.Service;
 @Service
 class Simulations {
     private static final int MOST_OPEN = 4;
+    private static final long MOST_BYTES = Recent.shareOfMemory(0.15);
 
     /** @param source what it was opened from: a run that is simulated on has another */
     private record Open(Object source, Opened opened) {}
 
     private final RunArchive archive;
     private final LiveOdds live;
-    private final Map<UUID, Open> open = new Recent<>(MOST_OPEN);
+    private final Map<UUID, Open> open =
+            new Recent<>(MOST_OPEN, MOST_BYTES, one -> one.opened().bytes());
 
     Simulations(RunArchive archive, LiveOdds live) {
         this.archive = archive;

@@ -53,7 +53,7 @@ class ActivityEntity extends RowEntity {
 
     private boolean watch;
 
-    @Column(columnDefinition = "text")
+    @Column(columnDefinition = "mediumtext")
     private String notes;
 
     @Version

@@ -4,18 +4,23 @@ import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Problem;
 import com.fasterxml.jackson.core.exc.StreamReadException;
 import com.fasterxml.jackson.databind.JsonMappingException;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.ConstraintViolationException;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -60,12 +65,44 @@ class ApiProblems extends ResponseEntityExceptionHandler {
                         .toList());
     }
 
-    @ExceptionHandler({DataAccessException.class, TransactionException.class})
-    ProblemDetail database(Exception e) {
-        LOG.error("The database failed", e);
+    @ExceptionHandler
+    ProblemDetail busy(BusyException e) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
+        detail.setTitle("Busy");
+        return detail;
+    }
+
+    /** No transaction was begun, or it was given up before its commit. */
+    @ExceptionHandler({CannotCreateTransactionException.class, PessimisticLockingFailureException.class})
+    ProblemDetail databaseNotReached(Exception e) {
+        LOG.error("The database does not answer", e);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "The database does not answer. Nothing was changed; try again in a moment.");
+    }
+
+    /** The database refused the data itself, which the rules of a plan should have told: our fault, and no use to try again. */
+    @ExceptionHandler
+    ProblemDetail notStorable(DataIntegrityViolationException e) {
+        LOG.error("The database refused data that passed all rules", e);
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.UNPROCESSABLE_ENTITY,
+                "The database cannot keep this as it is. Nothing was changed; change what was entered and try again.");
+    }
+
+    /** The database went away in between: at the commit, nobody knows on which side of it. */
+    @ExceptionHandler({DataAccessException.class, TransactionException.class})
+    ProblemDetail outcomeUnknown(Exception e, HttpServletRequest request) {
+        LOG.error("The database failed", e);
+        boolean reads = request.getMethod().equals("GET");
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                reads
+                        ? "The database does not answer. Try again in a moment."
+                        : "The database went away before it confirmed the change, so it is not known whether it was kept."
+                                + " Look at the plan as it is once the database is back.");
+        detail.setProperty("outcome", reads ? "none" : "unknown");
+        return detail;
     }
 
     @Override
@@ -91,9 +128,18 @@ class ApiProblems extends ResponseEntityExceptionHandler {
                 request);
     }
 
+    /** A body that was too large, or too slow, says so itself. */
+    @ExceptionHandler
+    ProblemDetail body(BodyTooMuch e) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.PAYLOAD_TOO_LARGE, e.getMessage());
+    }
+
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        if (NestedExceptionUtils.getMostSpecificCause(e) instanceof BodyTooMuch tooMuch) {
+            return handleExceptionInternal(e, body(tooMuch), headers, HttpStatus.PAYLOAD_TOO_LARGE, request);
+        }
         ProblemDetail detail = e.getCause() instanceof JsonMappingException mapping
                         && !(mapping.getCause() instanceof StreamReadException)
                 ? detail(

@@ -84,11 +84,11 @@ public class ProjectService {
     }
 
     /**
-     * Reads a project file and keeps it as a new project.
+     * Reads a project file and keeps it as a new project. Only what has been read whole and found sound waits for the
+     * database.
      *
      * @throws app.tychon.core.model.InvalidPlanException with every problem of the file; then nothing is kept
      */
-    @Transactional
     public UUID bringIn(InputStream file) throws IOException {
         return plans.insert(ProjectFileReader.read(file));
     }
@@ -110,7 +110,6 @@ public class ProjectService {
         return plans.insert(Plan.of(project, List.of(week), List.of(branch), List.of(), List.of()));
     }
 
-    @Transactional
     public UUID beginFromExample(String example) throws IOException {
         return plans.insert(examples.read(example));
     }

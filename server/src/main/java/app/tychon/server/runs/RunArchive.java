@@ -29,11 +29,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class RunArchive {
     private static final int MOST_DECODED = 4;
+    private static final long MOST_BYTES = Recent.shareOfMemory(0.1);
     private static final int DAYS_TO_REPENT = 30;
 
     private final RunRecords records;
     private final ProjectRepository projects;
-    private final Map<UUID, RecordedRun> decoded = new Recent<>(MOST_DECODED);
+    private final Map<UUID, RecordedRun> decoded =
+            new Recent<>(MOST_DECODED, MOST_BYTES, opened -> opened.result().bytes());
 
     RunArchive(RunRecords records, ProjectRepository projects) {
         this.records = records;
@@ -44,15 +46,16 @@ public class RunArchive {
     @Transactional
     public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings, RunWords words) {
         projects.findForEditing(project).orElseThrow(() -> new NotFoundException("There is no such project."));
-        RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan, words.person());
-        run.call(words.name(), words.note());
+        RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan, words);
         records.insert(run, new RunDataEntity(run.id(), compress(plan.plan())));
         return run;
     }
 
     @Transactional
     public void finish(UUID id, PackedRun packed, RunState how) {
-        records.find(id).finished(packed.iterations(), packed.levelFinish(), packed.levelCost(), how);
+        if (!records.finish(id, packed, how)) {
+            throw new NotFoundException("The run ended meanwhile, or is gone.");
+        }
         records.data(id).setResults(packed.results());
         records.replaceOutputs(id, packed.outputs());
         synchronized (decoded) {
@@ -66,23 +69,22 @@ public class RunArchive {
      * @throws ConflictException where it was not
      */
     @Transactional
-    public RunEntity resume(UUID id) {
-        RunEntity run = records.find(id);
-        if (!run.isCutShort()) {
+    public void resume(UUID id) {
+        if (!records.resume(id)) {
+            records.find(id);
             throw new ConflictException("Only a run that was stopped or interrupted can go on.");
         }
-        run.resumed();
-        return run;
     }
 
+    /** Ends a run without results; one that has ended meanwhile stays as it ended. */
     @Transactional
     public void end(UUID id, RunState how, String why) {
-        records.find(id).ended(how, why);
+        records.end(id, how, why);
     }
 
     @Transactional
     public void markInterrupted() {
-        records.running().forEach(run -> run.ended(RunState.INTERRUPTED, "The server was stopped while this ran."));
+        records.endAll(RunState.INTERRUPTED, "The server was stopped while this ran.");
     }
 
     @Transactional(readOnly = true)
@@ -97,22 +99,22 @@ public class RunArchive {
 
     @Transactional
     public RunView call(UUID id, String name, String note) {
-        RunEntity run = records.find(id);
-        run.call(name, note);
-        return run.view();
+        records.call(id, RunWords.kept(name), RunWords.kept(note));
+        return view(id);
     }
 
     /** Takes a run off the list; for some days it can be brought back. */
     @Transactional
     public void delete(UUID id) {
-        records.find(id).putAside();
+        if (!records.putAside(id, LocalDateTime.now(ZoneOffset.UTC))) {
+            records.find(id);
+        }
     }
 
     @Transactional
     public RunView bringBack(UUID id) {
-        RunEntity run = records.find(id);
-        run.bringBack();
-        return run.view();
+        records.putAside(id, null);
+        return view(id);
     }
 
     /** Removes what was deleted long enough ago, for good. */

@@ -17,7 +17,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 
-/** A recorded run: its settings and what became of it; moments are in UTC. */
+/**
+ * A recorded run: its settings and what became of it; moments are in UTC. Written once; what becomes of it later is told to
+ * the database by single statements of {@link RunRecords}, so that two that overlap never overwrite each other.
+ */
 @Entity
 @Table(name = "run")
 class RunEntity {
@@ -57,13 +60,15 @@ class RunEntity {
 
     protected RunEntity() {}
 
-    RunEntity(UUID projectId, int number, RunSettings settings, LoadedPlan plan, String person) {
+    RunEntity(UUID projectId, int number, RunSettings settings, LoadedPlan plan, RunWords words) {
         id = Ids.next();
         this.projectId = projectId;
         this.number = number;
         revision = plan.revision();
         level = plan.plan().project().targets().confidence();
-        madeBy = person;
+        madeBy = words.person();
+        name = RunWords.kept(words.name());
+        note = RunWords.kept(words.note());
         state = RunState.RUNNING;
         startedAt = LocalDateTime.now(ZoneOffset.UTC);
         asked = settings.iterations();
@@ -71,19 +76,6 @@ class RunEntity {
         certainty = settings.until().map(Steadiness::certainty).orElse(null);
         seed = settings.seed();
         sampling = settings.sampling();
-    }
-
-    void call(String other, String why) {
-        name = other == null || other.isBlank() ? null : other.strip();
-        note = why == null || why.isBlank() ? null : why.strip();
-    }
-
-    void putAside() {
-        deletedAt = LocalDateTime.now(ZoneOffset.UTC);
-    }
-
-    void bringBack() {
-        deletedAt = null;
     }
 
     /** How it was asked for, to be simulated again. */
@@ -102,38 +94,6 @@ class RunEntity {
 
     String name() {
         return name;
-    }
-
-    /**
-     * @param finish kept with the run's level
-     * @param cost likewise; null where the plan has no money
-     * @param how done, stopped or interrupted
-     */
-    void finished(int iterations, LocalDateTime finish, Double cost, RunState how) {
-        state = how;
-        done = iterations;
-        levelFinish = finish;
-        levelCost = cost;
-        failure = null;
-        endedAt = LocalDateTime.now(ZoneOffset.UTC);
-    }
-
-    void ended(RunState how, String why) {
-        state = how;
-        failure = why;
-        endedAt = LocalDateTime.now(ZoneOffset.UTC);
-    }
-
-    /** It is simulated on, to where it was to end. */
-    void resumed() {
-        state = RunState.RUNNING;
-        failure = null;
-        endedAt = null;
-    }
-
-    /** Whether it ended before it was through, so that it can go on. */
-    boolean isCutShort() {
-        return state == RunState.STOPPED || state == RunState.INTERRUPTED;
     }
 
     /** What it had simulated is kept, whatever became of it. */

@@ -2,7 +2,9 @@ package app.tychon.server.runs;
 
 import app.tychon.server.problems.NotFoundException;
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Query;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -43,10 +45,79 @@ class RunRecords {
                 .getResultList();
     }
 
-    List<RunEntity> running() {
-        return entities.createQuery("select r from RunEntity r where r.state = :state", RunEntity.class)
-                .setParameter("state", RunState.RUNNING)
-                .getResultList();
+    /** Gives a run another name and note, whatever else becomes of it meanwhile. */
+    boolean call(UUID id, String name, String note) {
+        return entities.createQuery("update RunEntity r set r.name = :name, r.note = :note where r.id = :id")
+                        .setParameter("name", name)
+                        .setParameter("note", note)
+                        .setParameter("id", id)
+                        .executeUpdate()
+                > 0;
+    }
+
+    /** @param moment when it was deleted; null to bring it back */
+    boolean putAside(UUID id, LocalDateTime moment) {
+        return entities.createQuery("update RunEntity r set r.deletedAt = :moment where r.id = :id")
+                        .setParameter("moment", moment)
+                        .setParameter("id", id)
+                        .executeUpdate()
+                > 0;
+    }
+
+    /** What became of a run that was at work; one that a server believed lost ends by its results all the same. */
+    boolean finish(UUID id, PackedRun packed, RunState how) {
+        return entities.createQuery("update RunEntity r set r.state = :how, r.done = :done, r.levelFinish = :finish,"
+                                + " r.levelCost = :cost, r.failure = null, r.endedAt = :now"
+                                + " where r.id = :id and r.state in (:open)")
+                        .setParameter("how", how)
+                        .setParameter("done", packed.iterations())
+                        .setParameter("finish", packed.levelFinish())
+                        .setParameter("cost", packed.levelCost())
+                        .setParameter("now", LocalDateTime.now(ZoneOffset.UTC))
+                        .setParameter("id", id)
+                        .setParameter("open", List.of(RunState.RUNNING, RunState.INTERRUPTED))
+                        .executeUpdate()
+                > 0;
+    }
+
+    /** Ends a run without results, if it has not ended yet. */
+    boolean end(UUID id, RunState how, String why) {
+        return ending(
+                                "update RunEntity r set r.state = :how, r.failure = :why, r.endedAt = :now"
+                                        + " where r.state = :running and r.id = :id",
+                                how,
+                                why)
+                        .setParameter("id", id)
+                        .executeUpdate()
+                > 0;
+    }
+
+    /** Ends all that are said to run. */
+    void endAll(RunState how, String why) {
+        ending(
+                        "update RunEntity r set r.state = :how, r.failure = :why, r.endedAt = :now where r.state = :running",
+                        how,
+                        why)
+                .executeUpdate();
+    }
+
+    private Query ending(String statement, RunState how, String why) {
+        return entities.createQuery(statement)
+                .setParameter("how", how)
+                .setParameter("why", why)
+                .setParameter("now", LocalDateTime.now(ZoneOffset.UTC))
+                .setParameter("running", RunState.RUNNING);
+    }
+
+    /** A run that was cut short is at work again; of two who ask, one is told so. */
+    boolean resume(UUID id) {
+        return entities.createQuery("update RunEntity r set r.state = :running, r.failure = null, r.endedAt = null"
+                                + " where r.id = :id and r.deletedAt is null and r.state in (:short)")
+                        .setParameter("running", RunState.RUNNING)
+                        .setParameter("id", id)
+                        .setParameter("short", List.of(RunState.STOPPED, RunState.INTERRUPTED))
+                        .executeUpdate()
+                > 0;
     }
 
     int nextNumber(UUID project) {

@@ -63,11 +63,12 @@ record RunRequest(
     /** @param level chance of the percentile that is to be steady */
     RunSettings settings(double level) {
         long chosen = seed == null ? ThreadLocalRandom.current().nextLong(NEW_SEEDS) : seed;
+        int cores = Runtime.getRuntime().availableProcessors();
         return new RunSettings(
                 iterations,
                 chosen,
                 "plain".equals(sampling) ? Sampling.PLAIN : Sampling.LATIN,
-                threads == null ? Runtime.getRuntime().availableProcessors() : threads,
+                threads == null ? cores : Math.min(threads, cores),
                 Optional.ofNullable(tolerance)
                         .map(t ->
                                 new Steadiness(t, level, certainty == null ? Steadiness.USUAL_CERTAINTY : certainty)));

@@ -2,11 +2,13 @@ package app.tychon.server.runs;
 
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.Steadiness;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import jakarta.annotation.PreDestroy;
@@ -17,15 +19,15 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.RecoverableDataAccessException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.TransactionException;
 
@@ -39,12 +41,14 @@ class RunService {
 
     private static final String NOT_KEPT = "The run could not be simulated or stored; nothing of it was kept.";
     private static final Duration LEFT_BEHIND = Duration.ofMinutes(1);
+    /** What one run may take while it works. */
+    private static final long MOST_BYTES = Recent.shareOfMemory(0.4);
 
     private final PlanStore plans;
     private final RunArchive archive;
     private final ProjectEvents events;
     private final Duration breath;
-    private final ExecutorService queue = Executors.newSingleThreadExecutor(task -> new Thread(task, "runs"));
+    private final RunQueue queue = new RunQueue();
     private final Map<UUID, ActiveRun> active = new ConcurrentHashMap<>();
     private volatile boolean closing;
 
@@ -71,6 +75,7 @@ class RunService {
     RunView start(UUID project, RunRequest request, String person) {
         LoadedPlan plan = plans.find(project);
         RunSettings settings = request.settings(plan.plan().project().targets().level());
+        checkRoom(project, plan, settings);
         RunEntity run = archive.begin(project, plan, settings, new RunWords(request.name(), request.note(), person));
         return work(run, plan, settings, request.isDrawn(), person);
     }
@@ -79,6 +84,7 @@ class RunService {
     RunView again(UUID id, String person) {
         RunArchive.Begun begun = archive.begun(id);
         RunSettings settings = begun.run().settings(Runtime.getRuntime().availableProcessors());
+        checkRoom(begun.run().projectId(), begun.plan(), settings);
         String name = "Run " + begun.run().view().number() + " again";
         RunEntity run =
                 archive.begin(begun.run().projectId(), begun.plan(), settings, new RunWords(name, null, person));
@@ -86,13 +92,37 @@ class RunService {
     }
 
     private RunView work(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn, String person) {
+        ActiveRun watched = watched(run, plan, settings, drawn);
+        active.put(run.id(), watched);
+        queue.add(run.projectId(), () -> simulate(run, plan, settings, watched));
+        return run.view(person);
+    }
+
+    private ActiveRun watched(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn) {
         double certainty = settings.until().map(Steadiness::certainty).orElse(Steadiness.USUAL_CERTAINTY);
         Sighting sighting = drawn ? Sighting.of(plan, run.level(), certainty) : Sighting.NONE;
-        ActiveRun watched =
-                new ActiveRun(settings.iterations(), sighting, progress -> publish(run.projectId(), run, progress));
-        active.put(run.id(), watched);
-        queue.execute(() -> simulate(run, plan, settings, watched));
-        return run.view(person);
+        return new ActiveRun(settings.iterations(), sighting, progress -> publish(run.projectId(), run, progress));
+    }
+
+    /**
+     * Whether there is room for a run.
+     *
+     * @throws app.tychon.server.problems.BusyException where too many wait
+     * @throws IllegalArgumentException where it would take more memory than there is
+     */
+    private void checkRoom(UUID project, LoadedPlan plan, RunSettings settings) {
+        RunNeeds needs = RunNeeds.of(plan.plan(), settings);
+        if (needs.watched() > RunNeeds.MOST_WATCHED) {
+            throw new IllegalArgumentException("The watched activities would keep "
+                    + needs.watched() / RunNeeds.MOST_WATCHED
+                    + " times as many values as a run may keep. Watch fewer of them, or simulate fewer iterations.");
+        }
+        if (needs.bytes() > MOST_BYTES) {
+            throw new IllegalArgumentException(
+                    "%,d iterations of this plan would take about %,d MB of memory, of which a run may have %,d. Simulate fewer iterations, or watch fewer activities."
+                            .formatted(settings.iterations(), needs.bytes() >> 20, MOST_BYTES >> 20));
+        }
+        queue.checkRoom(project);
     }
 
     private void publish(UUID project, RunEntity run, RunView.Progress progress) {
@@ -141,13 +171,21 @@ class RunService {
                 transaction.run();
                 return;
             } catch (DataAccessException | TransactionException e) {
-                if (left <= 1 || closing) {
+                if (left <= 1 || closing || !mayPass(e)) {
                     throw e;
                 }
                 LOG.warn("The database does not answer; a run waits to be stored: {}", e.getMessage());
                 breathe();
             }
         }
+    }
+
+    /** Whether it is the database that does not answer, and not the data that it does not take. */
+    private static boolean mayPass(RuntimeException e) {
+        return e instanceof TransactionException
+                || e instanceof TransientDataAccessException
+                || e instanceof RecoverableDataAccessException
+                || e instanceof DataAccessResourceFailureException;
     }
 
     private void breathe() {
@@ -204,9 +242,24 @@ class RunService {
             watched.pause(false);
             return view(id);
         }
-        RunEntity run = archive.resume(id);
         RunArchive.Begun begun = archive.begun(id);
-        return work(run, begun.plan(), run.settings(Runtime.getRuntime().availableProcessors()), true, null);
+        RunEntity run = begun.run();
+        RunSettings settings = run.settings(Runtime.getRuntime().availableProcessors());
+        checkRoom(run.projectId(), begun.plan(), settings);
+        ActiveRun mine = watched(run, begun.plan(), settings, true);
+        // Known to be at work before it is said to be, so that nobody finds it left behind in between.
+        ActiveRun other = active.putIfAbsent(id, mine);
+        if (other != null) {
+            return view(id);
+        }
+        try {
+            archive.resume(id);
+        } catch (RuntimeException e) {
+            active.remove(id, mine);
+            throw e;
+        }
+        queue.add(run.projectId(), () -> simulate(run, begun.plan(), settings, mine));
+        return view(id);
     }
 
     RunView view(UUID id) {
@@ -237,8 +290,7 @@ class RunService {
     void close() throws InterruptedException {
         closing = true;
         active.values().forEach(ActiveRun::stop);
-        queue.shutdown();
-        if (!queue.awaitTermination(SECONDS_TO_STORE, TimeUnit.SECONDS)) {
+        if (!queue.close(SECONDS_TO_STORE)) {
             LOG.warn("A run was not stored in time; it will be shown as interrupted.");
         }
     }

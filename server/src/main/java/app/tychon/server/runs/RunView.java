@@ -60,13 +60,14 @@ record RunView(
      */
     record Sight(Outlook outlook, double unsteadiness) {}
 
+    /** The same run at work. */
     RunView withProgress(Progress now) {
         return new RunView(
                 id,
                 number,
                 name,
                 note,
-                state,
+                RunState.RUNNING.word(),
                 startedAt,
                 asked,
                 tolerance,
@@ -77,7 +78,7 @@ record RunView(
                 level,
                 levelFinish,
                 levelCost,
-                failure,
+                null,
                 own,
                 now);
     }

@@ -1,12 +1,13 @@
 package app.tychon.server.runs;
 
-import jakarta.annotation.Nullable;
-
 /**
- * What is said of a run as it begins.
+ * What a run is called, why it was made, and who made it; each may be null.
  *
- * @param name what it is called
- * @param note why it is made
- * @param person who makes it: a key their browser keeps
+ * @param person key of the person
  */
-record RunWords(@Nullable String name, @Nullable String note, @Nullable String person) {}
+record RunWords(String name, String note, String person) {
+    /** As it is kept: nothing where there are only blanks. */
+    static String kept(String text) {
+        return text == null || text.isBlank() ? null : text.strip();
+    }
+}

@@ -9,8 +9,11 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
 
@@ -33,7 +36,7 @@ class EditsTest extends EditedPlanTest {
         accepted(patch(at("/rows")), "[{\"id\":\"S11\",\"actualStart\":\"2027-03-01\",\"remaining\":\"4d\"}]");
         accepted(
                 post(at("/check/accept")),
-                "{\"check\":\"openFinish\",\"on\":[\"S20\",\"project\"],\"reason\":\"Known\"}");
+                "{\"check\":\"openFinish\",\"on\":[\"S20\",\"project\"],\"findings\":[\"a\",\"b\"],\"reason\":\"Known\"}");
         Plan after = plan();
         assertThat(after).isNotEqualTo(before);
         assertThat(after.activities())
@@ -76,12 +79,85 @@ class EditsTest extends EditedPlanTest {
         http.perform(patch(at("/rows"))
                         .contentType(MediaType.APPLICATION_JSON)
                         .header("Tychon-Person", "ben")
-                        .content("[{\"id\":\"S10\",\"name\":\"Survey\"}]"))
+                        .content("[{\"id\":\"S10\",\"duration\":\"16d\"}]"))
                 .andExpect(status().isOk());
         send(post(at("/undo")), "")
                 .andExpect(status().isConflict())
                 .andExpect(jsonPath("$.detail").value(containsString("“S10” has been changed since")));
-        assertThat(plan().activities()).anySatisfy(a -> assertThat(a.name()).isEqualTo("Survey"));
+        assertThat(plan().activities()).anySatisfy(a -> assertThat(a.duration()).hasToString("16d"));
+    }
+
+    private void byBen(String edits) throws Exception {
+        http.perform(patch(at("/rows"))
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .header("Tychon-Person", "ben")
+                        .content(edits))
+                .andExpect(status().isOk());
+    }
+
+    @Test
+    void anEditIsTakenBackThoughSomebodyChangedAnotherFieldOfTheRow() throws Exception {
+        String before = activity("S10").duration().toString();
+        accepted(patch(at("/rows")), "[{\"id\":\"S10\",\"duration\":\"15d\"}]");
+        byBen("[{\"id\":\"S10\",\"name\":\"Survey\",\"notes\":\"Two crews\"}]");
+        accepted(post(at("/undo")), "");
+        assertThat(activity("S10").duration()).hasToString(before);
+        assertThat(activity("S10").name()).isEqualTo("Survey");
+        accepted(post(at("/redo")), "");
+        assertThat(activity("S10").duration()).hasToString("15d");
+        assertThat(activity("S10").notes()).isEqualTo("Two crews");
+    }
+
+    @Test
+    void linksIntoOneActivityAreTakenBackOneByOne() throws Exception {
+        String own = predecessorsOf("S40");
+        accepted(patch(at("/rows")), "[{\"id\":\"S40\",\"predecessors\":\"" + own + ", S10\"}]");
+        byBen("[{\"id\":\"S40\",\"predecessors\":\"" + own + ", S10, S10SS\"}]");
+        accepted(post(at("/undo")), "");
+        assertThat(plan().links().stream().filter(l -> l.to().equals("S40")).map(Link::from))
+                .containsExactlyInAnyOrder("S10", "S20", "S30");
+    }
+
+    private String predecessorsOf(String id) throws Exception {
+        return plan().links().stream()
+                .filter(l -> l.to().equals(id))
+                .map(l -> l.from() + l.type() + (l.lag().amount() == 0 ? "" : "+" + l.lag()))
+                .collect(Collectors.joining(", "));
+    }
+
+    private Activity activity(String id) throws Exception {
+        return plan().activities().stream()
+                .filter(a -> a.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void anEditThatCannotBeTakenBackDoesNotStandInTheWayOfOlderOnes() throws Exception {
+        accepted(patch(at("/rows")), "[{\"id\":\"S20\",\"name\":\"Permit\"}]");
+        accepted(patch(at("/rows")), "[{\"id\":\"S10\",\"duration\":\"15d\"}]");
+        byBen("[{\"id\":\"S10\",\"duration\":\"16d\"}]");
+        send(post(at("/undo")), "").andExpect(status().isConflict());
+        accepted(post(at("/undo")), "");
+        assertThat(activity("S20").name()).isNotEqualTo("Permit");
+        assertThat(activity("S10").duration()).hasToString("16d");
+    }
+
+    @Test
+    void whatDoesNotFitIsToldByFieldBeforeTheDatabaseSeesIt() throws Exception {
+        String long61 = "X".repeat(61);
+        refuse(patch(at("/rows")), "[{\"id\":\"S10\",\"code\":\"" + long61 + "\"}]", "/0/code", "60 characters");
+        refuse(patch(at("/rows")), "[{\"id\":\"S10\",\"name\":\"A\\ud800B\"}]", "/0/name", "U+D800");
+        refuse(patch(at("/rows")), "[{\"id\":\"S10\",\"name\":\"A\\u0000B\"}]", "/0/name", "U+0000");
+        refuse(
+                patch(at("/rows")),
+                "[{\"id\":\"S10\",\"notes\":\"" + "n".repeat(70_000) + "\"}]",
+                "/0/notes",
+                "65,000 characters");
+        refuse(patch(at("/rows")), "[{\"id\":\"S10\",\"duration\":\"99999w\"}]", "/0/duration", "200 years");
+        refuse(patch(at("/rows")), "[{\"id\":\"S10\",\"duration\":\"90000d\"}]", "/0/duration", "200 years");
+        refuse(patch(at("/settings")), "{\"targetCost\":1e300}", "/targetCost", "beyond");
+        accepted(patch(at("/rows")), "[{\"id\":\"S10\",\"notes\":\"" + "\u00fc".repeat(65_000) + "\"}]");
     }
 
     @Test
@@ -134,6 +210,11 @@ class EditsTest extends EditedPlanTest {
                 "{\"check\":\"openStart\",\"on\":[\"X1\"],\"reason\":\"Begins when funds allow\"}");
         assertThat(finding("openStart", "X1").get("accepted").asText()).isEqualTo("Begins when funds allow");
         accepted(post(at("/check/accept")), "{\"check\":\"openStart\",\"on\":[\"X1\"]}");
+        refuse(
+                post(at("/check/accept")),
+                "{\"check\":\"openFinish\",\"on\":[\"X1\"],\"reason\":\"Whatever\"}",
+                "/on",
+                "nothing of that kind");
         assertThat(finding("openStart", "X1").has("accepted")).isFalse();
     }
 

@@ -14,4 +14,15 @@ class RecentTest {
         recent.put("c", 3);
         assertThat(recent).containsOnlyKeys("a", "c");
     }
+
+    @Test
+    void whatTakesMuchMemoryMakesRoomSoonerButTheNewestStays() {
+        Recent<String, Integer> recent = new Recent<>(10, 100, Integer::longValue);
+        recent.put("a", 40);
+        recent.put("b", 40);
+        recent.put("c", 40);
+        assertThat(recent).containsOnlyKeys("b", "c");
+        recent.put("huge", 1000);
+        assertThat(recent).containsOnlyKeys("huge");
+    }
 }

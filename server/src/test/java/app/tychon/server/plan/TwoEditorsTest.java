@@ -58,6 +58,7 @@ class TwoEditorsTest {
 
     private HttpRequest.Builder to(String path) {
         return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                .header("Tychon-Person", "tester")
                 .header("Content-Type", "application/json");
     }
 

@@ -1,6 +1,7 @@
 package app.tychon.server.runs;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.doNothing;
@@ -27,6 +28,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 
 /** A run whose database goes away while it works. */
 class RunServiceTest {
@@ -38,7 +40,8 @@ class RunServiceTest {
     private final ProjectEvents events = mock(ProjectEvents.class);
     private final RunService runs = new RunService(plans, archive, events, Duration.ZERO);
     private final LoadedPlan plan = LoadedPlan.of(1, RandomPlans.oneCalendar(3, 10));
-    private final RunEntity run = new RunEntity(PROJECT, 1, new RunSettings(1000, 7, Sampling.LATIN, 1), plan, null);
+    private final RunEntity run = new RunEntity(
+            PROJECT, 1, new RunSettings(1000, 7, Sampling.LATIN, 1), plan, new RunWords(null, null, null));
 
     @BeforeEach
     void aPlanToSimulate() {
@@ -68,6 +71,43 @@ class RunServiceTest {
         verify(archive, timeout(PATIENCE_MS)).view(run.id());
         verify(archive, times(3)).finish(eq(run.id()), any(), eq(RunState.DONE));
         verify(archive, never()).end(any(), any(), any());
+    }
+
+    /** As amounts that are no numbers are refused: trying again would only hold up others. */
+    @Test
+    void dataThatTheDatabaseDoesNotTakeIsNotTriedAgain() {
+        doThrow(new DataIntegrityViolationException("out of range"))
+                .when(archive)
+                .finish(any(), any(), any());
+        start();
+        verify(archive, timeout(PATIENCE_MS)).view(run.id());
+        verify(archive, times(1)).finish(any(), any(), any());
+        verify(archive).end(eq(run.id()), eq(RunState.FAILED), any());
+    }
+
+    @Test
+    void isRefusedWhereItWouldTakeMoreMemoryThanThereIs() {
+        LoadedPlan watched = LoadedPlan.of(
+                1,
+                RandomPlans.oneCalendar(3, 100)
+                        .withActivities(RandomPlans.oneCalendar(3, 100).activities().stream()
+                                .map(a -> a.withWatch(true))
+                                .toList()));
+        when(plans.find(PROJECT)).thenReturn(watched);
+        RunRequest large = new RunRequest(1_000_000, 7L, null, null, null, 1, false, null, null);
+        assertThatThrownBy(() -> runs.start(PROJECT, large, null))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("Watch fewer");
+        verify(archive, never()).begin(any(), any(), any(), any());
+    }
+
+    @Test
+    void neverTakesMoreThreadsThanThereAreCores() {
+        int cores = Runtime.getRuntime().availableProcessors();
+        assertThat(new RunRequest(1000, 7L, null, null, null, 256, false, null, null)
+                        .settings(0.8)
+                        .threads())
+                .isEqualTo(cores);
     }
 
     @Test

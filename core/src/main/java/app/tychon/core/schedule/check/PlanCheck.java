@@ -9,7 +9,6 @@ import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,14 +26,12 @@ public final class PlanCheck {
     private final Plan plan;
     private final Network network;
     private final Schedule schedule;
-    private final Map<String, Acceptance> accepted = new HashMap<>();
     private final List<Finding> findings = new ArrayList<>();
 
     private PlanCheck(Network network, Schedule schedule) {
         this.network = network;
         this.schedule = schedule;
         plan = network.plan();
-        plan.accepted().forEach(a -> accepted.put(a.key(), a));
     }
 
     /** Everything that is found, check by check, in the plan's order. */
@@ -61,7 +58,9 @@ public final class PlanCheck {
                 on,
                 message,
                 fix,
-                Optional.ofNullable(accepted.get(Acceptance.key(Acceptance.word(check), on)))));
+                plan.accepted().stream()
+                        .filter(a -> a.covers(Acceptance.word(check), on, message))
+                        .findFirst()));
     }
 
     private void durations() {

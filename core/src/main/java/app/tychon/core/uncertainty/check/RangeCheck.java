@@ -10,11 +10,9 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.uncertainty.NearestCorrelation;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -36,14 +34,12 @@ public final class RangeCheck {
 
     private final Plan plan;
     private final Estimates estimates;
-    private final Map<String, Acceptance> accepted = new HashMap<>();
     private final List<RangeFinding> findings = new ArrayList<>();
     private final List<RatedRange> ranges = new ArrayList<>();
 
     private RangeCheck(Plan plan) {
         this.plan = plan;
         estimates = Estimates.of(plan);
-        plan.accepted().forEach(a -> accepted.put(a.key(), a));
     }
 
     /** Everything that is found, fault by fault, in the plan's order. */
@@ -61,7 +57,12 @@ public final class RangeCheck {
 
     private void found(RangeFault fault, String on, String message) {
         findings.add(new RangeFinding(
-                fault, on, message, Optional.ofNullable(accepted.get(Acceptance.key(Acceptance.word(fault), on)))));
+                fault,
+                on,
+                message,
+                plan.accepted().stream()
+                        .filter(a -> a.covers(Acceptance.word(fault), on, message))
+                        .findFirst()));
     }
 
     private void activities() {

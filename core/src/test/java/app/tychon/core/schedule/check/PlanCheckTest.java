@@ -156,7 +156,7 @@ class PlanCheckTest {
     @Test
     void whatSomebodyAcceptedIsStillTold() {
         Plan plan = chain().build();
-        Acceptance known = new Acceptance("noTarget", Plan.PROJECT, "A study without a date");
+        Acceptance known = new Acceptance("noTarget", Plan.PROJECT, "", "A study without a date");
         Plan accepted = plan.edit().accepted(List.of(known)).done();
         assertThat(check(accepted)).singleElement().satisfies(f -> assertThat(f.accepted())
                 .contains(known));

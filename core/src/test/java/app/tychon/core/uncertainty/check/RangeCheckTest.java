@@ -145,7 +145,7 @@ class RangeCheckTest {
         Plan plan = one(new Shape.Fixed(10))
                 .build()
                 .edit()
-                .accepted(List.of(new Acceptance("saidCertain", "A", "a ship sails by timetable")))
+                .accepted(List.of(new Acceptance("saidCertain", "A", "", "a ship sails by timetable")))
                 .done();
         assertThat(RangeCheck.of(plan))
                 .singleElement()

@@ -1,0 +1,45 @@
+package app.tychon.core.simulation;
+
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.Plan;
+
+/**
+ * About how much memory a run takes while it works, so that it can be told beforehand whether there is room for it.
+ *
+ * @param watched numbers that watched activities keep: four an iteration each
+ * @param bytes of everything
+ */
+public record RunNeeds(long watched, long bytes) {
+    /** Numbers that all watched activities of a run may keep. */
+    public static final long MOST_WATCHED = 100_000_000;
+
+    private static final int EACH = 4;
+    /** Start, finish, duration, three parts of cost; path; kept once more while the result is made. */
+    private static final long AN_ITERATION = 2 * (6 * 8 + 8) + 120;
+    /** Percentiles of duration, start and finish. */
+    private static final long AN_ACTIVITY = 3 * 99 * 8 + 200;
+    /** Counts of duration, start and finish, as they are added up and as they are kept. */
+    private static final long TALLIES = 3 * 400 * (2 + 4);
+    /** Duration, start, finish and whether it is critical, side by side. */
+    private static final long LANES = (3 * 8 + 1) * (long) Simulation.BATCH;
+
+    /** Of a plan simulated with these settings. */
+    public static RunNeeds of(Plan plan, RunSettings settings) {
+        long n = settings.iterations();
+        long watched =
+                EACH * n * plan.activities().stream().filter(Activity::watch).count();
+        long others = plan.wbs().size()
+                + plan.activities().stream().filter(Activity::isMilestone).count();
+        long kept = watched + Math.min(OutputSamples.MOST_VALUES, EACH * n * others);
+        long rows = plan.activities().size() + plan.wbs().size();
+        long bytes = AN_ITERATION * n
+                + 3 * Double.BYTES * kept
+                + rows * (AN_ACTIVITY + TALLIES + settings.threads() * (TALLIES + LANES));
+        return new RunNeeds(watched, bytes);
+    }
+
+    /** Of what a run leaves. */
+    static long ofResult(long iterations, long outputs, long activities) {
+        return Double.BYTES * iterations * (6 + EACH * outputs) + AN_ACTIVITY * activities;
+    }
+}
