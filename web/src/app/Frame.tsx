@@ -3,6 +3,7 @@ import { useEffect } from "react";
 import { Outlet, useParams } from "react-router";
 import { useProjectEvents } from "../shared/api/events";
 import { usePlan } from "../shared/api/plan";
+import { useOfferToScale } from "../shared/range/useOfferToScale";
 import { Horizon } from "../features/horizon/Horizon";
 import { Notice } from "../shared/ui/Notice";
 import { TopRow } from "./TopRow";
@@ -12,6 +13,7 @@ export function Frame() {
   const { projectId = "" } = useParams();
   const plan = usePlan(projectId);
   useProjectEvents(projectId);
+  useOfferToScale(projectId);
   const name = plan.data?.project.name;
   useEffect(() => {
     document.title = name ? `${name} · Tychon` : "Tychon";

@@ -3,8 +3,9 @@ import { X } from "lucide-react";
 import { useState } from "react";
 import { formatDays, parseNumber } from "../../shared/format/numbers";
 import { differenceOf, type Quantity, type Reading } from "./quantity";
-import { isDate } from "./subject";
+import { isDate, type Subject } from "./subject";
 import type { Line } from "./useOdds";
+import { ValueRow } from "./ValueRow";
 
 const Input = chakra("input");
 const Button = chakra("button");
@@ -18,14 +19,20 @@ interface Props {
   line: Line;
   onLine: (line: Line) => void;
   onLevels: (levels: number[]) => void;
+  /** Dates or amounts whose chance is wanted, and the run it is read from. */
+  values: number[];
+  onValues: (values: number[]) => void;
+  run: string;
+  subject: Subject;
 }
 
 const HEADS = { finish: "Finish", start: "Start", cost: "Cost", duration: "Duration" } as const;
 
 const levelName = (chance: number) => `P${formatDays(chance * 100)}`;
 
-/** The percentiles the analyst wants, each with its sampling error and its distance from the plan. */
-export function ConfidenceTable({ quantity, beside, levels, line, onLine, onLevels }: Props) {
+/** The percentiles and the values the analyst wants, each with its sampling error and its distance from the plan. */
+export function ConfidenceTable(props: Props) {
+  const { quantity, beside, levels, line, onLine, onLevels, values, onValues, run, subject } = props;
   return (
     <Box as="section" aria-label="Confidence">
       <Box as="h2" fontWeight="650" mb="1">
@@ -103,9 +110,20 @@ export function ConfidenceTable({ quantity, beside, levels, line, onLine, onLeve
               </Table.Row>
             );
           })}
+          {values.map((value) => (
+            <ValueRow
+              key={value}
+              quantity={quantity}
+              value={value}
+              run={run}
+              subject={subject}
+              onLook={() => onLine({ by: "value", value })}
+              onLeaveOut={() => onValues(values.filter((other) => other !== value))}
+            />
+          ))}
         </Table.Body>
       </Table.Root>
-      <AddLevel levels={levels} onLevels={onLevels} />
+      <AddLevel quantity={quantity} levels={levels} onLevels={onLevels} values={values} onValues={onValues} />
     </Box>
   );
 }
@@ -116,27 +134,37 @@ function besideWords(quantity: Quantity, level: Reading, other: Quantity): strin
   return same ? quantity.formatFromPlan(differenceOf(quantity, level.value, same.value)) : "";
 }
 
-function AddLevel({ levels, onLevels }: Pick<Props, "levels" | "onLevels">) {
+type AddProps = Pick<Props, "quantity" | "levels" | "onLevels" | "values" | "onValues">;
+
+/** A level gives its value; a date or an amount gives its chance. */
+function AddLevel({ quantity, levels, onLevels, values, onValues }: AddProps) {
   const [text, setText] = useState("");
   const [refusal, setRefusal] = useState<string>();
   const add = () => {
     const percent = parseNumber(text.replace(/^p/i, "").replace("%", ""));
-    if (percent === undefined || percent < 0 || percent > 100) {
-      setRefusal(`A level is a number from 0 to 100, not “${text}”.`);
-    } else if (levels.length >= MOST_LEVELS) {
-      setRefusal(`At most ${MOST_LEVELS} levels; leave one out first.`);
-    } else {
+    const isLevel = percent !== undefined && percent >= 0 && percent <= 100;
+    const value = isLevel ? undefined : quantity.parse(text);
+    if (levels.length + values.length >= MOST_LEVELS) {
+      setRefusal(`At most ${MOST_LEVELS} rows; leave one out first.`);
+    } else if (isLevel) {
       onLevels([...new Set([...levels, Math.round(percent * 1e4) / 1e4])].sort((a, b) => a - b));
       setRefusal(undefined);
       setText("");
+    } else if (value !== undefined) {
+      onValues([...new Set([...values, value])].sort((a, b) => a - b));
+      setRefusal(undefined);
+      setText("");
+    } else {
+      setRefusal(`Type a level from 0 to 100, or ${quantity.example}, not “${text}”.`);
     }
   };
   return (
     <Box mt="1.5">
       <Flex align="center" gap="2">
         <Input
-          aria-label="Another level"
-          placeholder="another level, 85"
+          aria-label="Another level or value"
+          placeholder={isDate(quantity.name) ? "85, or a date" : "85, or an amount"}
+          title="A level from 0 to 100 gives its value; a value gives its chance"
           value={text}
           width="9.5rem"
           px="2"

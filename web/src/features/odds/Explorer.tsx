@@ -11,7 +11,7 @@ import { Contingency } from "./Contingency";
 import { ExplorerBar } from "./ExplorerBar";
 import { OddsChart } from "./OddsChart";
 import { fading } from "./fading";
-import { levelsOf, subjectOf, useOddsStore } from "./oddsStore";
+import { levelsOf, subjectOf, useOddsStore, valuesOf } from "./oddsStore";
 import { RepeatsDialog } from "./RepeatsDialog";
 import { betweenSentence, planSentence, readingSentence, targetSentence } from "./sentences";
 import { ShapeFacts } from "./ShapeFacts";
@@ -156,6 +156,10 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
             line={line}
             onLine={setLine}
             onLevels={store.setLevels}
+            values={valuesOf(store, id, subject)}
+            onValues={(values) => store.setValues(id, subject, values)}
+            run={run}
+            subject={subject}
           />
           {subject.of === PROJECT && reading.data && (
             <Contingency plan={plan} run={run} chance={reading.data.chance} />

@@ -3,12 +3,15 @@ import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from
 import type { JointView } from "../../shared/api/client";
 import { civil, DAY_MS, formatDay, toCivilText } from "../../shared/format/dates";
 import { formatChance, formatMoney } from "../../shared/format/numbers";
+import { amountTicks, dateTicks } from "../../shared/charts/roundTicks";
 import { type JointScale, jointScale } from "./joint";
 
 const Svg = chakra("svg");
 const LEFT = 66;
 const BOTTOM = 26;
-const TICKS = 5;
+const TICKS = 6;
+/** Pixels that the words of a date take. */
+const DATE_ROOM = 100;
 /** How near to a line it can be grasped. */
 const GRIP = 7;
 
@@ -178,14 +181,13 @@ interface AxesProps {
 }
 
 function Axes({ scale, currency, width, height }: AxesProps) {
-  const at = (low: number, high: number) =>
-    Array.from({ length: TICKS }, (_, i) => low + ((i + 0.5) / TICKS) * (high - low));
+  const most = Math.max(2, Math.floor(width / DATE_ROOM));
   return (
     <g fill="var(--chakra-colors-soft-ink)">
-      {at(scale.low.cost, scale.high.cost).map((cost) => (
+      {amountTicks(scale.low.cost, scale.high.cost, TICKS, currency).map(({ value: cost, label }) => (
         <g key={cost}>
           <text x={LEFT - 8} y={scale.y(cost) + 4} textAnchor="end">
-            {formatMoney(cost, currency)}
+            {label}
           </text>
           <line
             x1={LEFT}
@@ -196,10 +198,19 @@ function Axes({ scale, currency, width, height }: AxesProps) {
           />
         </g>
       ))}
-      {at(scale.low.time, scale.high.time).map((time) => (
-        <text key={time} x={LEFT + scale.x(time)} y={height + 18} textAnchor="middle">
-          {formatDay(time)}
-        </text>
+      {dateTicks(scale.low.time, scale.high.time, most).map(({ value: time, label }) => (
+        <g key={time}>
+          <line
+            x1={LEFT + scale.x(time)}
+            x2={LEFT + scale.x(time)}
+            y1={height}
+            y2={height + 5}
+            stroke="var(--chakra-colors-strong-line)"
+          />
+          <text x={LEFT + scale.x(time)} y={height + 18} textAnchor="middle">
+            {label}
+          </text>
+        </g>
       ))}
       <path
         d={`M${LEFT} 0V${height}H${LEFT + width}`}

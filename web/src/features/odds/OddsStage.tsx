@@ -11,6 +11,7 @@ import { PlanQuality } from "../../shared/ui/PlanQuality";
 import { StageRow } from "../../shared/ui/StageRow";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
+import { useSubjectOfAddress } from "./useSubjectOfAddress";
 import { AsItMayTurnOut } from "./AsItMayTurnOut";
 import { CriticalityTable } from "./CriticalityTable";
 import { Explorer } from "./Explorer";
@@ -41,6 +42,7 @@ const VIEWS: { value: View; label: string }[] = [
 /** How sure a date or an amount is, by the live odds or a recorded run, and what makes it so. */
 export function OddsStage() {
   const plan = usePlanOfStage();
+  useSubjectOfAddress(plan.project.id);
   const runs = useRuns(plan.project.id);
   const all = runs.data ?? [];
   const { source, choose } = useSource(plan, all);

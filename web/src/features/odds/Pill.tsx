@@ -23,7 +23,14 @@ export function Pill({ label, text, onType, left, top, width, align }: Props) {
     setRefusal(undefined);
   };
   return (
-    <Box position="absolute" left={`${left}px`} top={`${top}px`} width={`${width}px`} zIndex="1">
+    <Box
+      position="absolute"
+      left={`${left}px`}
+      top={`${top}px`}
+      width={`${width}px`}
+      zIndex="1"
+      pointerEvents="auto"
+    >
       <Input
         aria-label={label}
         aria-invalid={refusal ? true : undefined}

@@ -60,7 +60,7 @@ export function ReadingLine({ quantity, axis, width, height, reading, line, onLi
   const exact = reading ?? { chance, value };
   const spoken = `${quantity.format(exact.value)}, chance ${formatChance(exact.chance)}`;
   return (
-    <Box position="absolute" inset="0">
+    <Box position="absolute" inset="0" pointerEvents="none">
       <Svg
         ref={svg}
         width={width}

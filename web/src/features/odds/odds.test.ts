@@ -20,6 +20,7 @@ const BASE = { iterations: 5000, seed: 4711, sampling: "latin" };
 const reading = (value: string, chance: number, fromPlan: number) => ({
   value,
   chance,
+  chanceError: 0.01,
   fromPlan,
   low: value,
   high: value,
@@ -45,6 +46,7 @@ const finish = dateQuantity(finishOdds, "finish");
 const money = (value: number, chance: number, fromPlan: number) => ({
   value,
   chance,
+  chanceError: 0.01,
   fromPlan,
   low: value,
   high: value,
@@ -109,6 +111,7 @@ describe("sentences of anything in the plan", () => {
   const mirror = dateQuantity(finishOdds, "finish", "Primary mirror");
   const work = amountQuantity({ ...costOdds, plan: money(80, 0.3, 0) }, "duration", "EUR", "Access permit");
   const at = (chance: number, value: number, fromPlan: number) => ({
+    chanceError: 0.01,
     chance,
     value,
     fromPlan,

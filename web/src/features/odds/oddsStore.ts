@@ -7,10 +7,13 @@ interface OddsState {
   subjects: Record<string, Subject>;
   /** The levels the analyst wants in the table; the usual ones where none were chosen. */
   levels?: number[];
+  /** Dates and amounts whose chance is kept in the table, by project and subject. */
+  values: Record<string, number[]>;
   /** Most bars of the histogram; what suits the range where nothing was chosen. */
   bins?: number;
   look: (project: string, subject: Subject) => void;
   setLevels: (levels: number[]) => void;
+  setValues: (project: string, subject: Subject, values: number[]) => void;
   setBins: (bins: number | undefined) => void;
 }
 
@@ -19,13 +22,23 @@ export const useOddsStore = create<OddsState>()(
   persist(
     (set) => ({
       subjects: {},
+      values: {},
       look: (project, subject) => set(({ subjects }) => ({ subjects: { ...subjects, [project]: subject } })),
       setLevels: (levels) => set({ levels }),
+      setValues: (project, subject, values) =>
+        set((state) => ({ values: { ...state.values, [valuesKey(project, subject)]: values } })),
       setBins: (bins) => set({ bins }),
     }),
     { name: "tychon-odds", version: 1 },
   ),
 );
+
+const valuesKey = (project: string, { what, of }: Subject) => `${project} ${what} ${of}`;
+const NO_VALUES: number[] = [];
+
+/** The values of a subject whose chance is kept in the table. */
+export const valuesOf = (state: OddsState, project: string, subject: Subject) =>
+  state.values[valuesKey(project, subject)] ?? NO_VALUES;
 
 export const subjectOf = (state: OddsState, project: string) => state.subjects[project] ?? PROJECT_FINISH;
 

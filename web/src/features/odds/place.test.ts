@@ -4,7 +4,14 @@ import { chartAxis } from "./chartAxis";
 import { clearOf, placeOf } from "./place";
 import type { Quantity } from "./quantity";
 
-const reading = (value: number) => ({ value, chance: 0.5, low: value, high: value, fromPlan: 0 });
+const reading = (value: number) => ({
+  value,
+  chance: 0.5,
+  chanceError: 0.01,
+  low: value,
+  high: value,
+  fromPlan: 0,
+});
 const days = {
   name: "duration",
   plan: reading(80),

@@ -17,6 +17,8 @@ export interface Reading {
   value: number;
   /** 0 to 1 */
   chance: number;
+  /** Half the 95 % interval of the chance. */
+  chanceError: number;
   low: number;
   high: number;
   /** Calendar days, money, or days of work. */

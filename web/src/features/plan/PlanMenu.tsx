@@ -1,6 +1,7 @@
 import { Menu } from "@chakra-ui/react";
 import { useNavigate } from "react-router";
 import type { PlanView } from "../../shared/api/client";
+import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { StageMenu } from "../../shared/ui/StageMenu";
 
 const FILES = [
@@ -19,8 +20,9 @@ interface Props {
 export function PlanMenu({ plan, onSettings, onCalendars }: Props) {
   const navigate = useNavigate();
   const project = plan.project.id;
+  const row = useGridStore((state) => viewOf(state, project).active?.row);
   return (
-    <StageMenu label="More for the plan" project={project} title="Take out as" files={FILES}>
+    <StageMenu label="More for the plan" project={project} title="Take out as" files={FILES} row={row}>
       <Menu.Item value="settings" onSelect={onSettings}>
         Settings of the project…
       </Menu.Item>

@@ -27,6 +27,16 @@ interface Change {
   anyRevision?: boolean;
 }
 
+/** Told of each edit of rows that was kept: the plan before it, and what it led to. */
+type RowsListener = (before: PlanView, result: EditResult) => void;
+const rowsListeners = new Set<RowsListener>();
+
+/** Listens to edits of rows until what it returns is called. */
+export function onRowsEdited(listener: RowsListener): () => void {
+  rowsListeners.add(listener);
+  return () => void rowsListeners.delete(listener);
+}
+
 export const undoingKey = (project: string) => ["undoing", project];
 
 /** Fields of the project itself; null takes away what can be absent. */
@@ -53,14 +63,16 @@ export function useEdits(project: string) {
         body,
         ifMatch: anyRevision ? undefined : client.getQueryData<PlanView>(planKey(project))?.project.revision,
       }),
-    onSuccess: (result) => {
-      const before = client.getQueryData<PlanView>(planKey(project))?.project.revision ?? result.revision;
+    onSuccess: (result, { path }) => {
+      const plan = client.getQueryData<PlanView>(planKey(project));
+      const before = plan?.project.revision ?? result.revision;
       client.setQueryData<PlanView>(planKey(project), (plan) => plan && merged(plan, result));
       // What others have changed in between is not in the answer.
       if (result.revision > before + 1) void client.invalidateQueries({ queryKey: planKey(project) });
       client.setQueryData<Undoing>(undoingKey(project), result.undoing);
       if (result.gone.length > 0)
         notify(`With the rows went ${listed(result.gone)}. Ctrl Z brings all back.`);
+      if (plan && path === "/rows") rowsListeners.forEach((listener) => listener(plan, result));
     },
     onError: (error) => {
       if (error instanceof ApiError && (error.status === CONFLICT || error.unknown)) {

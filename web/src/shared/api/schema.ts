@@ -1873,6 +1873,8 @@ export interface components {
             /** Format: double */
             chance: number;
             /** Format: double */
+            chanceError: number;
+            /** Format: double */
             low: number;
             /** Format: double */
             high: number;
@@ -1886,6 +1888,8 @@ export interface components {
             value: string;
             /** Format: double */
             chance: number;
+            /** Format: double */
+            chanceError: number;
             /** Format: date-time */
             low: string;
             /** Format: date-time */
@@ -1939,6 +1943,7 @@ export interface components {
         };
         RowRemoval: {
             rows: string[];
+            join?: boolean;
         };
         RowView: {
             id: string;
@@ -2239,8 +2244,8 @@ export interface operations {
     };
     previewSchedule: {
         parameters: {
-            query: {
-                start: string;
+            query?: {
+                start?: string;
                 columns?: string[];
                 dates?: "DAY_FIRST" | "MONTH_FIRST";
                 dataDate?: string;

@@ -122,8 +122,7 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
           value={reason}
           onChange={(event) => setReason(event.target.value)}
           onKeyDown={(event) => {
-            if (event.key === "Enter")
-              void accept(open, reason);
+            if (event.key === "Enter") void accept(open, reason);
             if (event.key === "Escape") {
               event.stopPropagation();
               setReason(undefined);

@@ -17,6 +17,8 @@ const KEYS = [
   ["Ctrl and click", "selects rows one by one"],
   ["Ctrl Z, Ctrl Y", "takes the last edit back, does it again"],
   ["Alt Enter", "opens and closes the sheet of the row"],
+  ["Alt O", "shows the odds of the row"],
+  ["Alt and a letter", "does what a note at the foot offers"],
   ["/", "finds rows"],
   ["Ctrl C, Ctrl V", "copies and pastes blocks, to and from any spreadsheet"],
   ["Ctrl D", "fills the selected block down from its first row"],

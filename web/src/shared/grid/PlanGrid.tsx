@@ -1,15 +1,18 @@
 import { Box, Flex } from "@chakra-ui/react";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type ClipboardEvent, type ReactNode, useCallback, useMemo, useRef } from "react";
+import { useNavigate } from "react-router";
 import { useShallow } from "zustand/react/shallow";
 import type { PlanView } from "../api/client";
 import { blockOf, copyText } from "./block";
 import type { Leave } from "./CellEditor";
 import { cellOf } from "./cells";
 import type { Column } from "./columns";
+import { Divider } from "./Divider";
+import { fitted, useSplits } from "./fit";
 import { cellId, GridRow, ROW_HEIGHT } from "./GridRow";
 import { useGridStore, viewOf } from "./gridStore";
-import { type Row, type Sieve, visibleRows } from "./rows";
+import { oddsOf, type Row, type Sieve, visibleRows } from "./rows";
 import { SelectionBar } from "./SelectionBar";
 import { useGridEditing } from "./useGridEditing";
 import { useGridKeys } from "./useGridKeys";
@@ -48,7 +51,7 @@ interface Props {
 }
 
 /** The plan's rows: columns that can be edited on the left, a drawing on the right. */
-export function PlanGrid({ plan, label, columns, drawing, sieve, costs, onSelection, onSheet }: Props) {
+export function PlanGrid({ plan, label, columns: all, drawing, sieve, costs, onSelection, onSheet }: Props) {
   const project = plan.project.id;
   const scroller = useRef<HTMLDivElement>(null);
   const { closed, active, anchor, picked } = useGridStore(
@@ -60,8 +63,11 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, costs, onSelect
   const { toggle, select, pick, scrolled } = useGridStore.getState();
   const rows = useMemo(() => visibleRows(plan, closed, { sieve, costs }), [plan, closed, sieve, costs]);
   const editing = useGridEditing(project);
+  const navigate = useNavigate();
   const width = useWidth(scroller);
   const height = useHeight(scroller);
+  const split = useSplits((state) => state.splits[label]);
+  const columns = useMemo(() => (width > 0 ? fitted(all, width, split) : all), [all, width, split]);
   const leftWidth = columns.reduce((sum, column) => sum + column.width, 0);
   const drawingWidth = Math.max(drawing.width, width - leftWidth);
   const block = active && blockOf(rows, columns, active, anchor);
@@ -94,6 +100,7 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, costs, onSelect
     select: selectAt,
     toggle: (row) => toggle(project, row.id),
     sheet: onSheet,
+    odds: (row) => void navigate(oddsOf(project, row)),
     actions,
     editing,
   });
@@ -151,6 +158,9 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, costs, onSelect
   const tops = new Map(items.map((item) => [rows[item.index]?.id ?? "", item.start - HEADER_HEIGHT]));
   return (
     <Box position="relative" height="100%">
+      {width > 0 && (
+        <Divider at={leftWidth} most={width} onPut={(at) => useSplits.getState().put(label, at)} />
+      )}
       <Box
         ref={scroller}
         role="treegrid"

@@ -20,6 +20,10 @@ export interface Sieve {
   cost?: (cost: CostView) => boolean;
 }
 
+/** Where the odds of a row are shown; a cost line's are those of what it stands on. */
+export const oddsOf = (project: string, row: Row) =>
+  `/projects/${project}/odds?of=${encodeURIComponent(row.kind === "cost" ? row.cost.on : row.id)}`;
+
 const TOP = "";
 
 function grouped<T>(items: T[], key: (item: T) => string): Map<string, T[]> {

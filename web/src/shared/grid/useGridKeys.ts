@@ -17,6 +17,8 @@ interface Grid {
   toggle: (row: Row) => void;
   /** Opens the sheet of the active row, or closes it. */
   sheet?: () => void;
+  /** Shows the odds of a row. */
+  odds: (row: Row) => void;
   actions: RowActions;
   editing: ReturnType<typeof useGridEditing>;
 }
@@ -87,6 +89,10 @@ export function useGridKeys(grid: Grid) {
       if (event.key === "Enter" && grid.sheet) {
         event.preventDefault();
         grid.sheet();
+      }
+      if (event.key.toLowerCase() === "o" && row) {
+        event.preventDefault();
+        grid.odds(row);
       }
       const direction = ALT_ARROWS[event.key as keyof typeof ALT_ARROWS];
       if (direction) {

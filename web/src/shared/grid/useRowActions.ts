@@ -71,11 +71,21 @@ export function useRowActions(grid: Grid) {
     if (!result) return;
     if (next && active) useGridStore.getState().select(project, { ...active, row: next.id });
     if (result.gone.length === 0)
-      notify(gone.length === 1 ? `${gone[0]} is removed.` : `${gone.length} rows are removed.`, {
-        label: "Take back",
-        run: () => void editing.attempt(() => editing.edits.undo()),
-      });
+      notify(
+        gone.length === 1 ? `${gone[0]} is removed.` : `${gone.length} rows are removed.`,
+        ...(between(plan, gone)
+          ? [{ label: "Join before to after", key: "j", run: () => void joined(gone) }]
+          : []),
+        { label: "Take back", run: () => void editing.attempt(() => editing.edits.undo()) },
+      );
   };
+
+  /** Removed again, with links from what came before them to what came after. */
+  const joined = (gone: string[]) =>
+    editing.attempt(async () => {
+      await editing.edits.undo();
+      return editing.edits.remove(gone, true);
+    });
 
   const move = async (direction: Direction) => {
     const moving = outlined();
@@ -126,6 +136,18 @@ export function useRowActions(grid: Grid) {
 }
 
 export type RowActions = ReturnType<typeof useRowActions>;
+
+/** Whether rows have something before them and something after them, which nothing joins once they are gone. */
+function between(plan: PlanView, gone: readonly string[]): boolean {
+  const branches = new Set(gone);
+  const rows = new Set(
+    plan.activities.filter((one) => branches.has(one.id) || branches.has(one.wbs)).map((one) => one.id),
+  );
+  return (
+    plan.links.some((link) => rows.has(link.to) && !rows.has(link.from)) &&
+    plan.links.some((link) => rows.has(link.from) && !rows.has(link.to))
+  );
+}
 
 /** Which line falls on which row: a branch takes one only where that is blank or its own. */
 function laid(rows: Row[], columns: Column[], block: Block, lines: string[][]) {

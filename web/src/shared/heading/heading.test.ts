@@ -62,9 +62,9 @@ describe("where a plan is heading", () => {
   it("labels its axes with round dates and amounts", () => {
     const finish = finishHeading(now, 80);
     expect(axisTicks(finish, finish.low, finish.high, 3, "EUR").map((tick) => tick.label)).toEqual([
-      "Jul 28",
-      "Oct 28",
-      "Jan 29",
+      "1 Jul 2028",
+      "1 Oct 2028",
+      "1 Jan 2029",
     ]);
     const cost = costHeading(now, 80);
     expect(cost && axisTicks(cost, cost.low, cost.high, 4, "EUR").map((tick) => tick.label)).toEqual([

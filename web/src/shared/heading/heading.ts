@@ -1,6 +1,6 @@
 import type { Outlook } from "../api/client";
 import { civil, DAY_MS, formatDay, formatShortDay } from "../format/dates";
-import { locale } from "../format/locale";
+import { amountTicks, dateTicks } from "../charts/roundTicks";
 import { formatChance, formatMoney, formatWhole } from "../format/numbers";
 
 const P50 = 49;
@@ -82,42 +82,5 @@ export function pinSentence(
 
 /** A few round values across an axis, with their words. */
 export function axisTicks(heading: Heading, low: number, high: number, most: number, currency: string) {
-  return heading.name === "finish" ? months(low, high, most) : amounts(low, high, most, currency);
-}
-
-const monthOfYear = new Intl.DateTimeFormat(locale, { timeZone: "UTC", month: "short", year: "2-digit" });
-
-function months(low: number, high: number, most: number) {
-  const span = (high - low) / DAY_MS;
-  if (span < 45) {
-    const step = Math.max(1, Math.ceil(span / most / 7) * 7) * DAY_MS;
-    const first = Math.ceil(low / step) * step;
-    return steps(first, high, step).map((value) => ({ value, label: formatShortDay(value) }));
-  }
-  const every = [1, 2, 3, 6, 12, 24, 60, 120].find((step) => span / (30.4 * step) <= most) ?? 240;
-  const ticks = [];
-  const start = new Date(low);
-  let month = start.getUTCFullYear() * 12 + start.getUTCMonth() + 1;
-  month = Math.ceil(month / every) * every;
-  for (let value = at(month); value < high; month += every, value = at(month))
-    ticks.push({ value, label: monthOfYear.format(value) });
-  return ticks;
-}
-
-const at = (month: number) => Date.UTC(Math.floor(month / 12), month % 12, 1);
-
-function amounts(low: number, high: number, most: number, currency: string) {
-  const rough = (high - low) / most;
-  const unit = 10 ** Math.floor(Math.log10(rough));
-  const step = unit * ([1, 2, 5, 10].find((factor) => factor * unit >= 0.7 * rough) ?? 10);
-  return steps(Math.ceil(low / step) * step, high, step).map((value) => ({
-    value,
-    label: formatMoney(value, currency),
-  }));
-}
-
-function steps(first: number, high: number, step: number): number[] {
-  const values = [];
-  for (let value = first; value < high; value += step) values.push(value);
-  return values;
+  return heading.name === "finish" ? dateTicks(low, high, most) : amountTicks(low, high, most, currency);
 }

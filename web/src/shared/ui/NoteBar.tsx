@@ -1,11 +1,24 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
+import { useEffect } from "react";
 import { useNotes } from "./notify";
 
 const Button = chakra("button");
 
-/** Shows what was just done or refused, with a way back where there is one. */
+/** Shows what was just done or refused, with ways on where there are some, each with its key. */
 export function NoteBar() {
   const { note, dismiss } = useNotes();
+  useEffect(() => {
+    if (!note) return undefined;
+    const onKey = (event: KeyboardEvent) => {
+      const action = event.altKey && note.actions.find((one) => one.key === event.key.toLowerCase());
+      if (!action) return;
+      event.preventDefault();
+      dismiss();
+      action.run();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [note, dismiss]);
   if (!note) return null;
   return (
     <Flex
@@ -16,7 +29,7 @@ export function NoteBar() {
       left="50%"
       transform="translateX(-50%)"
       zIndex="1500"
-      maxW="44rem"
+      maxW="min(52rem, 94vw)"
       gap="4"
       px="4"
       py="2.5"
@@ -24,18 +37,21 @@ export function NoteBar() {
       color="ground"
     >
       <Box>{note.text}</Box>
-      {note.action && (
+      {note.actions.map((action) => (
         <Button
+          key={action.label}
           fontWeight="650"
           whiteSpace="nowrap"
+          aria-keyshortcuts={action.key && `Alt+${action.key.toUpperCase()}`}
           onClick={() => {
             dismiss();
-            note.action?.run();
+            action.run();
           }}
         >
-          {note.action.label}
+          {action.label}
+          {action.key && ` (Alt ${action.key.toUpperCase()})`}
         </Button>
-      )}
+      ))}
       <Button whiteSpace="nowrap" onClick={dismiss}>
         Close
       </Button>

@@ -1,6 +1,7 @@
 import { Menu, Portal } from "@chakra-ui/react";
 import { Ellipsis } from "lucide-react";
 import type { ReactNode } from "react";
+import { useNavigate } from "react-router";
 import { ToolButton } from "./ToolButton";
 
 interface Props {
@@ -9,12 +10,15 @@ interface Props {
   /** What the stage offers before its files. */
   children: ReactNode;
   title: string;
+  /** The row that is selected, whose odds can be looked at. */
+  row?: string;
   /** Files that can be taken out, by the end of their address. */
   files: readonly { value: string; label: string }[];
 }
 
 /** What can be done with a stage as a whole, and what can be taken out of it. */
-export function StageMenu({ label, project, children, title, files }: Props) {
+export function StageMenu({ label, project, children, title, files, row }: Props) {
+  const navigate = useNavigate();
   return (
     <Menu.Root positioning={{ placement: "bottom-end" }}>
       <Menu.Trigger asChild>
@@ -25,6 +29,14 @@ export function StageMenu({ label, project, children, title, files }: Props) {
       <Portal>
         <Menu.Positioner>
           <Menu.Content bg="panel" minW="60">
+            {row && (
+              <Menu.Item
+                value="odds"
+                onSelect={() => void navigate(`/projects/${project}/odds?of=${encodeURIComponent(row)}`)}
+              >
+                Odds of {row} (Alt O)
+              </Menu.Item>
+            )}
             {children}
             <Menu.Separator borderColor="line" />
             <Menu.ItemGroup>

@@ -12,6 +12,8 @@ export function StageRow({ children }: { children: ReactNode }) {
       borderBottomWidth="1px"
       borderColor="line"
       flexShrink="0"
+      // The sentence gives way before the tools do.
+      css={{ "& > div:first-of-type": { minWidth: 0, overflow: "hidden", textOverflow: "ellipsis" } }}
     >
       {children}
     </Flex>

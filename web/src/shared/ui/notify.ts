@@ -1,8 +1,16 @@
 import { create } from "zustand";
 
+/** A way on from a note. */
+interface NoteAction {
+  label: string;
+  /** The letter that, with Alt, does the same. */
+  key?: string;
+  run: () => void;
+}
+
 interface Note {
   text: string;
-  action?: { label: string; run: () => void };
+  actions: NoteAction[];
 }
 
 interface Notes {
@@ -17,4 +25,4 @@ export const useNotes = create<Notes>()((set) => ({
   dismiss: () => set({ note: undefined }),
 }));
 
-export const notify = (text: string, action?: Note["action"]) => useNotes.getState().show({ text, action });
+export const notify = (text: string, ...actions: NoteAction[]) => useNotes.getState().show({ text, actions });

@@ -17,6 +17,8 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
@@ -56,6 +58,19 @@ final class Browser implements AutoCloseable {
 
     String address() {
         return driver.getCurrentUrl();
+    }
+
+    /** Puts something into what the browser keeps for the page. */
+    void keep(String name, String value) {
+        driver.executeScript("localStorage.setItem(arguments[0], arguments[1])", name, value);
+    }
+
+    /** What the browser has refused because the server's content policy forbids it. */
+    List<String> policyViolations() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .map(LogEntry::getMessage)
+                .filter(message -> message.contains("Content Security Policy"))
+                .toList();
     }
 
     /** The visible element that a CSS selector finds. */

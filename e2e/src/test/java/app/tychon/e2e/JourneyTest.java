@@ -47,7 +47,7 @@ class JourneyTest extends Journey {
         browser.see("[role='slider']").click();
         browser.type(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
         browser.readOtherThan(READING, before);
-        browser.enter("[aria-label='Another level']", "85");
+        browser.enter("[aria-label='Another level or value']", "85");
         browser.read("[data-level='85']", "P85");
         browser.enter("[aria-label='Date']", "some day");
         browser.read("main [role='alert']", "not “some day”");
@@ -89,7 +89,7 @@ class JourneyTest extends Journey {
         String name = browser.see(Browser.cell("S20", "name")).getText();
 
         refuse("S20", "low", "500", "Low 500 is above likely 80");
-        refuse("S20", "high", "12x", "A number is needed, days, not “12x”");
+        refuse("S20", "high", "12x", "A number is needed, days, such as 12.5, not “12x”");
         refuse("S20", "low", "-4", "A duration cannot be below zero");
         refuse("S20", "days", "-4", "A duration cannot be below zero");
         refuse("S20", "days", "soon", "such as 12d, not \"soon\"");

@@ -152,6 +152,18 @@ public final class Sample {
         return FastMath.sqrt(2) * Erf.erfInv(certainty);
     }
 
+    /**
+     * Half the 95 % interval of a chance that was read off the sample (Wilson, "Probable inference, the law of succession,
+     * and statistical inference", JASA 22, 1927), which stays sensible near 0 and 1.
+     *
+     * @param chance 0 to 1
+     */
+    public double chanceError(double chance) {
+        double z = normalQuantile(USUAL_CERTAINTY);
+        double n = sorted.length;
+        return z / (1 + z * z / n) * Math.sqrt(chance * (1 - chance) / n + z * z / (4 * n * n));
+    }
+
     private int lastAtOrBelow(double value) {
         int low = 0;
         int high = sorted.length - 1;

@@ -10,6 +10,7 @@ import app.tychon.core.schedule.Scheduler;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
@@ -92,5 +93,36 @@ class PlanChangesTest {
             assertThat(Scheduler.schedule(Network.of(renamed)).finish()).isEqualTo(finish);
             assertThat(Renaming.of(renamed, "ZZ9", activity.id())).isEqualTo(plan);
         }
+    }
+
+    @Test
+    void whatCameBeforeIsJoinedToWhatComesAfter() {
+        Plan plan = new PlanBuilder()
+                .task("A", 1)
+                .task("B", 1)
+                .task("C", 1)
+                .task("D", 1)
+                .task("E", 1)
+                .link("A", "B", LinkType.SS, "2d")
+                .link("B", "C", LinkType.FS, "3d")
+                .link("C", "D", LinkType.FF, "1w")
+                .link("C", "E")
+                .link("A", "E")
+                .build();
+        Plan joined = Joining.across(plan, Pruning.of(plan, Set.of("B", "C")).plan());
+        assertThat(joined.links())
+                .containsExactlyInAnyOrder(
+                        new Link("A", "E", LinkType.FS, WorkDuration.ZERO),
+                        new Link("A", "D", LinkType.SF, WorkDuration.ZERO));
+        Plan one = Joining.across(plan, Pruning.of(plan, Set.of("B")).plan());
+        assertThat(one.links()).contains(new Link("A", "C", LinkType.SS, WorkDuration.days(5)));
+    }
+
+    @Test
+    void twoRowsMayTakeEachOthersIds() {
+        Plan plan = new PlanBuilder().task("A", 1).task("B", 2).link("A", "B").build();
+        Plan swapped = Renaming.of(plan, Map.of("A", "B", "B", "A"));
+        assertThat(swapped.activities()).extracting(Activity::id).containsExactly("B", "A");
+        assertThat(swapped.links()).extracting(Link::from).containsExactly("B");
     }
 }

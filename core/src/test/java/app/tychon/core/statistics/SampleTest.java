@@ -100,6 +100,15 @@ class SampleTest {
         assertThat(sample.chance(sample.percentile(0.5))).isCloseTo(0.5, within(1e-9));
     }
 
+    /** Of 400 at a chance of a half: 1.96 × 0.5 / 20 a little drawn in; at none, what three in 400 would still allow. */
+    @Test
+    void theErrorOfAChanceIsThatOfAShare() {
+        Sample sample = Sample.of(new double[400]);
+        assertThat(sample.chanceError(0.5)).isCloseTo(0.0488, within(1e-4));
+        assertThat(sample.chanceError(0)).isCloseTo(0.00476, within(1e-4));
+        assertThat(sample.chanceError(0.2)).isEqualTo(sample.chanceError(0.8));
+    }
+
     /** Of a short project whose finishes are normal in working time: one hill, all of the chance, no weekly ripples. */
     @Test
     void theDensityOfDatesHasNoRipplesOfTheWorkingWeek() {

@@ -66,6 +66,7 @@ class CalendarFilesTest {
         assertThat(HolidayFile.read(new ByteArrayInputStream(out.toByteArray()), FROM, TO))
                 .isEqualTo(calendar.exceptions());
         assertThat(out.toString(StandardCharsets.UTF_8))
+                .contains("VERSION:2.0\r\n")
                 .contains("RRULE:FREQ=WEEKLY")
                 .contains("DTSTART:20270101T080000");
     }

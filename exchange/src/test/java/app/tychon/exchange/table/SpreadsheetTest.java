@@ -3,10 +3,15 @@ package app.tychon.exchange.table;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.Activity;
+import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Resource;
+import app.tychon.core.model.Shape;
 import app.tychon.core.model.WbsNode;
+import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Scheduler;
@@ -243,5 +248,108 @@ class SpreadsheetTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         SheetFiles.csv(ScheduleSheet.of(named, Scheduler.schedule(Network.of(named))), out);
         assertThat(out.toString(StandardCharsets.UTF_8)).contains(",'=1+1,").doesNotContain(",=1+1");
+    }
+
+    private static byte[] sheet(String cells) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (String[] part : new String[][] {
+                {"xl/workbook.xml", "<workbook><sheets><sheet name=\"One\" sheetId=\"1\"/></sheets></workbook>"},
+                {"xl/worksheets/sheet1.xml", "<worksheet><sheetData>" + cells + "</sheetData></worksheet>"}
+            }) {
+                zip.putNextEntry(new ZipEntry(part[0]));
+                zip.write(part[1].getBytes(StandardCharsets.UTF_8));
+                zip.closeEntry();
+            }
+        }
+        return out.toByteArray();
+    }
+
+    /** Each of these once took all memory there was. */
+    @Test
+    void cellsThatNoSpreadsheetHasRoomForAreRefusedBeforeAnythingReadsThem() throws Exception {
+        refused(sheet("<row r=\"1\"><c r=\"ZZZZZZ1\"><v>1</v></c></row>"), "ZZZZZZ1");
+        refused(sheet("<row r=\"1\"><c r=\"XFE1\"><v>1</v></c></row>"), "XFE1");
+        refused(sheet("<row r=\"1\"><c r=\"A999999999\"><v>1</v></c></row>"), "A999999999");
+        refused(sheet("<row r=\"1999999999\"/>"), "1999999999");
+        refused(sheet("<row r=\"1\"><c r=\"B1\"><v>1e999999999</v></c></row>"), "Cell B1");
+        refused(sheet("<row r=\"1\"><c r=\"B1\"><v>9E-999999999</v></c></row>"), "Cell B1");
+        SheetBounds.check(
+                new ByteArrayInputStream("<s><row r=\"1048576\"><c r=\"XFD1048576\"><v>1.5E+300</v></c></row></s>"
+                        .getBytes(StandardCharsets.UTF_8)));
+    }
+
+    @Test
+    void signsThatSpreadsheetsTakeForFormulasAreHarmlessWhicheverTheyAre() throws Exception {
+        for (String start : List.of("=", "+", "-", "@", "\t=", "\r=", "\uFF1D", "\uFF0B", "\uFF0D", "\uFF20")) {
+            Plan plan = RandomPlans.oneCalendar(1, 1);
+            Plan named = plan.withActivities(plan.activities().stream()
+                    .map(a -> a.withName(start + "cmd"))
+                    .toList());
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            SheetFiles.csv(ScheduleSheet.of(named, Scheduler.schedule(Network.of(named))), out);
+            assertThat(out.toString(StandardCharsets.UTF_8)).as(start).contains("'" + start + "cmd");
+        }
+    }
+
+    @Test
+    void branchesCarryTheirDatesTheirLengthAndTheirMoney() throws Exception {
+        Plan plan = new PlanBuilder()
+                .branch("X", "W")
+                .task("A", "X", "std", WorkDuration.days(5), null)
+                .task("B", "X", "std", WorkDuration.days(7), null)
+                .task("C", 2)
+                .link("A", "B")
+                .cost("M", "A", 1000, 1, null)
+                .cost("N", "X", 500, 1, null)
+                .resource("crew", 100, Resource.Per.DAY)
+                .assign("B", "crew", 1)
+                .build();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        SheetFiles.csv(ScheduleSheet.of(plan, Scheduler.schedule(Network.of(plan))), out);
+        Table table = table(out.toByteArray());
+        int x = 0;
+        while (!table.rows().get(x).cell(0).equals("X")) {
+            x++;
+        }
+        Table.Row branch = table.rows().get(x);
+        assertThat(branch.cell(4)).isEqualTo("12.0d");
+        assertThat(branch.cell(7)).isEqualTo("2027-03-01 08:00");
+        assertThat(branch.cell(8)).isEqualTo("2027-03-16 17:00");
+        assertThat(branch.cell(15)).isEqualTo("2200.0");
+        assertThat(table.rows().get(0).cell(15)).isEqualTo("2200.0");
+    }
+
+    private static Estimate estimateOf(String csv) throws Exception {
+        return read(csv.getBytes(StandardCharsets.UTF_8))
+                .plan()
+                .activities()
+                .get(0)
+                .estimate()
+                .orElseThrow();
+    }
+
+    @Test
+    void threePointsAreKnownByManyWordsAndInUnits() throws Exception {
+        assertThat(estimateOf("Id,Name,Duration,Best,Real,Worst\nA,Dig,10d,8,10,15\n")
+                        .shape())
+                .isEqualTo(new Shape.Triangular(8, 10, 15));
+        assertThat(estimateOf("Id,Name,Duration,Opt,ML,Pess\nA,Dig,10d,2 wks,3 wks,4w\n")
+                        .shape())
+                .isEqualTo(new Shape.Triangular(10, 15, 20));
+        assertThat(estimateOf("Id,Name,Duration,P10,Mode,P90\nA,Dig,10d,8,10,15\n")
+                        .shape())
+                .isEqualTo(new Shape.Triangular(8, 10, 15, new Shape.Ends(0.1, 0.9)));
+    }
+
+    @Test
+    void threeRisingColumnsWithoutAKnownHeaderAreARange() throws Exception {
+        assertThat(estimateOf("Id,Name,Duration,u,v,w\nA,Dig the pit,10d,8,10,15\nB,Pour it all,5d,4,5,9\n"
+                                + "C,Let it set,3d,3,3,4\n")
+                        .shape())
+                .isEqualTo(new Shape.Triangular(8, 10, 15));
+        Table falling = table("Id,Name,Duration,u,v,w\nA,Dig the pit,10d,8,10,15\nB,Pour it all,5d,4,5,2\n"
+                .getBytes(StandardCharsets.UTF_8));
+        assertThat(ColumnGuess.of(falling)).doesNotContainKey(ScheduleColumn.LOW);
     }
 }

@@ -1,6 +1,7 @@
 package app.tychon.exchange.table;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.core.model.Link;
@@ -151,5 +152,16 @@ class TableTest {
                         .problems())
                 .singleElement()
                 .satisfies(problem -> assertThat(problem.row()).isEqualTo(3));
+    }
+
+    @Test
+    void aTableOfAMillionColumnsIsRefusedAtItsFirstRow() {
+        String wide = "a,".repeat(1_000_000) + "a\n1\n";
+        assertThatThrownBy(() -> CsvTables.read(wide))
+                .isInstanceOf(UnreadableTableException.class)
+                .hasMessageContaining("1,000,001 columns");
+        assertThatCode(() -> CsvTables.read("a,b" + ",".repeat(1000) + "\n1,2\n"))
+                .as("blank ones at the end are nothing")
+                .doesNotThrowAnyException();
     }
 }

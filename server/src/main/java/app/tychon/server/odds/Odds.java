@@ -40,10 +40,18 @@ record Odds<V>(
      * A value with its chance.
      *
      * @param chance 0 to 1, of the value or less
+     * @param chanceError half the 95 % interval of that chance
      * @param low lower end of the 95 % sampling interval of the percentile at that chance
      * @param high its upper end
      * @param fromPlan how far it lies above the plan: calendar days, or the unit of the amount
      * @param workFromPlan of a date, how far in working days of the project's calendar
      */
-    record Reading<V>(V value, double chance, V low, V high, double fromPlan, @Nullable Double workFromPlan) {}
+    record Reading<V>(
+            V value,
+            double chance,
+            double chanceError,
+            V low,
+            V high,
+            double fromPlan,
+            @Nullable Double workFromPlan) {}
 }

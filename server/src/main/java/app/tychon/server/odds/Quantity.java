@@ -124,6 +124,7 @@ record Quantity<V>(
         return new Odds.Reading<>(
                 tell.apply(value),
                 chance,
+                sample.chanceError(chance),
                 tell.apply(interval.low()),
                 tell.apply(interval.high()),
                 fromPlan.applyAsDouble(value),

@@ -19,13 +19,17 @@ import app.tychon.server.project.ProjectView;
 import java.time.DayOfWeek;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** From the calculated plan to what the interface shows. */
 public final class PlanMapping {
@@ -132,16 +136,29 @@ public final class PlanMapping {
         plan.wbs().forEach(node -> node.parent().ifPresent(parent -> parents.put(node.id(), parent)));
         Map<String, Double> starts = new HashMap<>();
         Map<String, Double> finishes = new HashMap<>();
+        Set<String> withWork = new HashSet<>();
+        plan.activities().stream()
+                .filter(activity -> !activity.isHammock())
+                .forEach(activity -> above(activity.wbs(), parents).forEach(withWork::add));
         for (int i = 0; i < plan.activities().size(); i++) {
             ScheduledActivity dates = loaded.schedule().activities().get(i);
-            for (String at = plan.activities().get(i).wbs(); at != null; at = parents.get(at)) {
-                starts.merge(at, dates.earlyStart(), Math::min);
-                finishes.merge(at, dates.earlyFinish(), Math::max);
-            }
+            Activity activity = plan.activities().get(i);
+            // A hammock widens no branch that holds anything else.
+            above(activity.wbs(), parents)
+                    .filter(branch -> !activity.isHammock() || !withWork.contains(branch))
+                    .forEach(branch -> {
+                        starts.merge(branch, dates.earlyStart(), Math::min);
+                        finishes.merge(branch, dates.earlyFinish(), Math::max);
+                    });
         }
         return plan.wbs().stream()
                 .map(node -> branch(node, starts.get(node.id()), finishes.get(node.id())))
                 .toList();
+    }
+
+    /** A branch and those above it. */
+    private static Stream<String> above(String branch, Map<String, String> parents) {
+        return Stream.iterate(branch, Objects::nonNull, parents::get);
     }
 
     private BranchView branch(WbsNode node, Double start, Double finish) {

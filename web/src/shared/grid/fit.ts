@@ -1,0 +1,67 @@
+import { create } from "zustand";
+import { persist } from "zustand/middleware";
+import type { Column } from "./columns";
+
+/** What a drawing needs to say anything. */
+const LEAST_DRAWING = 340;
+const LEAST_NAME = 150;
+const LEAST_LEFT = 200;
+/** Columns that are always there: without them a row is not known. */
+const KEPT = new Set(["code", "name"]);
+
+interface Splits {
+  /** Where each person has put the divider of a grid, in pixels from the left; by its label. */
+  splits: Record<string, number>;
+  put: (grid: string, at: number | undefined) => void;
+}
+
+/** Where columns end and the drawing begins; kept in this browser. */
+export const useSplits = create<Splits>()(
+  persist(
+    (set) => ({
+      splits: {},
+      put: (grid, at) =>
+        set(({ splits }) => {
+          const next = { ...splits };
+          if (at === undefined) delete next[grid];
+          else next[grid] = at;
+          return { splits: next };
+        }),
+    }),
+    { name: "tychon-splits", version: 1 },
+  ),
+);
+
+const total = (columns: readonly Column[]) => columns.reduce((sum, column) => sum + column.width, 0);
+
+/**
+ * The columns there is room for. Where the window is narrow they give way before the drawing does: first the name gets
+ * narrower, then the last columns go; a divider that somebody has put somewhere decides instead.
+ *
+ * @param width of the grid
+ * @param split where the divider was put
+ */
+export function fitted(columns: readonly Column[], width: number, split: number | undefined): Column[] {
+  const most = Math.max(LEAST_LEFT, width - 40);
+  const room = split === undefined ? Math.max(LEAST_LEFT, width - LEAST_DRAWING) : Math.min(most, split);
+  const fitting = [...columns];
+  const tooMuch = () => total(fitting) - room;
+  const narrowed = () =>
+    fitting.map((column) =>
+      column.id === "name"
+        ? {
+            ...column,
+            width: Math.max(Math.min(LEAST_NAME, column.width), column.width - Math.max(0, tooMuch())),
+          }
+        : column,
+    );
+  while (total(narrowed()) > room) {
+    const last = fitting.findLastIndex((column) => !KEPT.has(column.id));
+    if (last < 0) break;
+    fitting.splice(last, 1);
+  }
+  const result = narrowed();
+  // What is left of the room that somebody has made goes to the name.
+  const rest = split === undefined ? 0 : Math.max(0, room - total(result));
+  return result.map((column) => (column.id === "name" ? { ...column, width: column.width + rest } : column));
+}
