@@ -2,7 +2,7 @@ import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { ChevronLeft, ChevronRight, Pause, Play } from "lucide-react";
 import { useEffect, useState } from "react";
 import { refusalOf } from "../../shared/api/edits";
-import { editedNumber, formatChance, parseNumber } from "../../shared/format/numbers";
+import { editedNumber, formatChance, numberExample, parseNumber } from "../../shared/format/numbers";
 import { Notice } from "../../shared/ui/Notice";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { fading } from "./fading";
@@ -54,7 +54,9 @@ export function FutureReplay({ run, currency, which, onWhich }: Props) {
 
   const goTo = (text: string, how: (value: number) => Which) => {
     const value = parseNumber(text.replace(/^P/i, ""));
-    setRefusal(value === undefined ? `A number is needed, not “${text}”.` : undefined);
+    setRefusal(
+      value === undefined ? `A number is needed, such as ${numberExample(80)}, not “${text}”.` : undefined,
+    );
     setNumber(undefined);
     if (value !== undefined) onWhich(how(value));
   };

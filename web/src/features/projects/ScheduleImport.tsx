@@ -2,7 +2,13 @@ import { Box, Button, chakra, Flex, Input } from "@chakra-ui/react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiError } from "../../shared/api/client";
-import { type DateOrder, useSchedulePreview, useTakeOver } from "../../shared/api/schedules";
+import {
+  type DateOrder,
+  type Reading,
+  useSchedulePreview,
+  useTakeOver,
+  withMended,
+} from "../../shared/api/schedules";
 import { formatDay, parseDay, toCivilText } from "../../shared/format/dates";
 import { DateOrderChoice } from "../../shared/schedule/DateOrderChoice";
 import { FidelityReport } from "../../shared/schedule/FidelityReport";
@@ -23,7 +29,8 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
   const parsed = parseDay(day);
   const start = parsed === undefined ? "" : toCivilText(parsed).slice(0, 10);
   const [meanings, setMeanings] = useState<string[] | undefined>(undefined);
-  const reading = { file, start, meanings, dates };
+  const [mended, setMended] = useState<Reading["mended"]>();
+  const reading: Reading = { file, start, meanings, dates, mended };
   const preview = useSchedulePreview(reading);
   const found = preview.data?.firstDay;
   if (found !== firstDay && !preview.isPlaceholderData) setFirstDay(found);
@@ -115,6 +122,7 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
       {preview.data && (
         <SchedulePreviewTable
           preview={preview.data}
+          mend={(row, column, text) => setMended(withMended(reading, row, column, text).mended)}
           choose={(index, meaning) =>
             setMeanings(
               preview.data.columns.map((column, i) =>

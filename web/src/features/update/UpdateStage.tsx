@@ -2,7 +2,7 @@ import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { refusalOf } from "../../shared/api/edits";
-import { type Reading, useUpdate, useUpdatePreview } from "../../shared/api/schedules";
+import { type Reading, useUpdate, useUpdatePreview, withMended } from "../../shared/api/schedules";
 import { formatDay } from "../../shared/format/dates";
 import { DateOrderChoice } from "../../shared/schedule/DateOrderChoice";
 import { Problems } from "../../shared/schedule/Problems";
@@ -110,7 +110,11 @@ export function UpdateStage() {
               message: p.message,
             }))}
           />
-          <SchedulePreviewTable preview={data.schedule} choose={choose} />
+          <SchedulePreviewTable
+            preview={data.schedule}
+            choose={choose}
+            mend={(row, column, text) => reading && setReading(withMended(reading, row, column, text))}
+          />
         </>
       )}
       {data && data.rows.length > 0 && <UpdateTable rows={data.rows} except={except} onExcept={setExcept} />}

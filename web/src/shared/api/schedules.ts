@@ -25,6 +25,8 @@ export interface Reading {
   /** What each column says, empty for one that is left out; undefined to have it guessed. */
   meanings?: string[];
   dates: DateOrder;
+  /** Cells typed anew, by row and column as 7:3. */
+  mended?: Readonly<Record<string, string>>;
 }
 
 export const isSchedule = (file: File) => /\.(csv|tsv|txt|xlsx|xlsm|xls)$/i.test(file.name);
@@ -44,21 +46,34 @@ function bodyOf({ file }: Reading): File {
 
 const typeOf = (file: File) => (/\.xls[xm]?$/i.test(file.name) ? SHEET : "text/csv");
 
-function query({ start, meanings, dates }: Reading, more: Record<string, string> = {}): string {
+/** A reading with one more cell typed anew. */
+export const withMended = (reading: Reading, row: number, column: number, text: string): Reading => ({
+  ...reading,
+  mended: { ...reading.mended, [`${row}:${column}`]: text },
+});
+
+const mendedLines = (mended: Readonly<Record<string, string>>) =>
+  Object.entries(mended)
+    .map(([cell, text]) => `${cell}:${text.replace(/\s+/g, " ")}`)
+    .join("\n");
+
+function query({ start, meanings, dates, mended }: Reading, more: Record<string, string> = {}): string {
   const params = new URLSearchParams(more);
   if (start) params.set("start", start);
   if (meanings) params.set("columns", meanings.join(","));
   if (dates) params.set("dates", dates);
+  if (mended) params.set("mended", mendedLines(mended));
   return params.toString();
 }
 
-const keyOf = ({ file, start, meanings, dates }: Reading) => [
+const keyOf = ({ file, start, meanings, dates, mended }: Reading) => [
   file.name,
   file.size,
   file.lastModified,
   start,
   meanings,
   dates,
+  mended,
 ];
 
 /** What a table would become; the last answer stays while the next is on its way. */

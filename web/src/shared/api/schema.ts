@@ -2224,6 +2224,7 @@ export interface operations {
                 columns?: string[];
                 dates?: "DAY_FIRST" | "MONTH_FIRST";
                 dataDate?: string;
+                mended?: string;
             };
             header?: never;
             path?: never;
@@ -2249,6 +2250,7 @@ export interface operations {
                 columns?: string[];
                 dates?: "DAY_FIRST" | "MONTH_FIRST";
                 dataDate?: string;
+                mended?: string;
             };
             header?: never;
             path?: never;
@@ -2426,6 +2428,7 @@ export interface operations {
                 columns?: string[];
                 dates?: "DAY_FIRST" | "MONTH_FIRST";
                 dataDate?: string;
+                mended?: string;
             };
             header?: {
                 "Tychon-Person"?: string;
@@ -2462,6 +2465,7 @@ export interface operations {
                 columns?: string[];
                 dates?: "DAY_FIRST" | "MONTH_FIRST";
                 dataDate?: string;
+                mended?: string;
             };
             header?: never;
             path: {

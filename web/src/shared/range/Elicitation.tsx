@@ -1,7 +1,7 @@
 import { Box, Button } from "@chakra-ui/react";
 import { useState } from "react";
 import type { EstimateWords } from "../api/client";
-import { parseNumber } from "../format/numbers";
+import { numberExample, parseNumber } from "../format/numbers";
 import { TextField } from "../ui/Field";
 
 interface Props {
@@ -28,7 +28,7 @@ export function Elicitation({ unit, basis, onAnswer, onClose }: Props) {
   if (!step) return null;
   const answer = (text: string) => {
     const value = parseNumber(text);
-    if (value === undefined) return `A number is needed, not “${text}”.`;
+    if (value === undefined) return `A number is needed, such as ${numberExample(12.5)}, not “${text}”.`;
     const next = { ...answers, [step.key]: value };
     const { low = -Infinity, high = Infinity, likely } = next as Record<"low" | "high" | "likely", number>;
     if (low >= high) return `The worst must lie above the best, ${low}.`;

@@ -4,14 +4,17 @@ import { formatWhole } from "../format/numbers";
 import { MEANINGS } from "./scheduleSentences";
 
 const Select = chakra("select");
+const Input = chakra("input");
 
 interface Props {
   preview: SchedulePreview;
   choose: (column: number, meaning: string) => void;
+  /** A cell that cannot be understood, typed anew. */
+  mend: (row: number, column: number, text: string) => void;
 }
 
 /** The first rows of the table as they are, under what each column is taken to say. */
-export function SchedulePreviewTable({ preview, choose }: Props) {
+export function SchedulePreviewTable({ preview, choose, mend }: Props) {
   return (
     <Box overflow="auto" minH="12rem" flex="1" borderTopWidth="1px" borderColor="line">
       <Table.Root size="sm" w="auto">
@@ -72,7 +75,16 @@ export function SchedulePreviewTable({ preview, choose }: Props) {
                     bg={problem ? "riskTint" : undefined}
                     color={column?.meaning ? "ink" : "softInk"}
                   >
-                    {cell}
+                    {problem ? (
+                      <BadCell
+                        key={cell}
+                        label={`Row ${row.row}, ${column?.header ?? ""}`}
+                        text={cell}
+                        onMend={(text) => mend(row.row, c, text)}
+                      />
+                    ) : (
+                      cell
+                    )}
                   </Table.Cell>
                 );
               })}
@@ -86,5 +98,34 @@ export function SchedulePreviewTable({ preview, choose }: Props) {
         </Box>
       )}
     </Box>
+  );
+}
+
+interface BadCellProps {
+  label: string;
+  text: string;
+  onMend: (text: string) => void;
+}
+
+/** A cell that is not understood, where it is typed anew: Enter or going on hands it in, Esc takes it back. */
+function BadCell({ label, text, onMend }: BadCellProps) {
+  const hand = (typed: string) => typed !== text && onMend(typed);
+  return (
+    <Input
+      aria-label={label}
+      aria-invalid="true"
+      defaultValue={text}
+      width="100%"
+      minW="5rem"
+      px="1"
+      bg="panel"
+      borderWidth="1px"
+      borderColor="risk"
+      onBlur={(event) => hand(event.target.value)}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") hand(event.currentTarget.value);
+        if (event.key === "Escape") event.currentTarget.value = text;
+      }}
+    />
   );
 }

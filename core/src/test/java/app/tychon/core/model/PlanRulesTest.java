@@ -1,5 +1,6 @@
 package app.tychon.core.model;
 
+import static org.assertj.core.api.Assertions.as;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.assertj.core.api.InstanceOfAssertFactories;
 import org.junit.jupiter.api.Test;
 
 class PlanRulesTest {
@@ -318,5 +320,25 @@ class PlanRulesTest {
             sound.branch("B" + i, i == 0 ? "W" : "B" + (i - 1));
         }
         assertThat(told(sound.build())).isEmpty();
+    }
+
+    @Test
+    void aCurrencyIsThreeLetters() {
+        Plan plan = new PlanBuilder().task("A", 1).build();
+        Project own = plan.project();
+        for (String word : List.of("?", "euro", "")) {
+            Project other = new Project(
+                    own.id(),
+                    own.name(),
+                    word,
+                    own.start(),
+                    own.dataDate(),
+                    own.calendar(),
+                    own.lagCalendar(),
+                    own.targets());
+            assertThat(told(plan.edit().project(other).done()))
+                    .singleElement(as(InstanceOfAssertFactories.STRING))
+                    .startsWith("/project/currency");
+        }
     }
 }

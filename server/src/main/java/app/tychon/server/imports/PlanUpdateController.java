@@ -41,9 +41,10 @@ class PlanUpdateController {
             HttpServletRequest request,
             @RequestParam(defaultValue = "") List<String> columns,
             @RequestParam Optional<DateWords.Order> dates,
-            @RequestParam Optional<LocalDate> dataDate)
+            @RequestParam Optional<LocalDate> dataDate,
+            @RequestParam(defaultValue = "") String mended)
             throws IOException {
-        return updates.preview(id, Reading.of(request.getInputStream(), columns, dates, dataDate));
+        return updates.preview(id, Reading.of(request.getInputStream(), columns, dates, dataDate, mended));
     }
 
     /** The file again, and {@code except}, the rows of which nothing is taken over. */
@@ -56,10 +57,12 @@ class PlanUpdateController {
             @RequestParam(defaultValue = "") Set<String> except,
             @RequestParam(defaultValue = "") List<String> columns,
             @RequestParam Optional<DateWords.Order> dates,
-            @RequestParam Optional<LocalDate> dataDate)
+            @RequestParam Optional<LocalDate> dataDate,
+            @RequestParam(defaultValue = "") String mended)
             throws IOException {
         try (InputStream in = file.getInputStream()) {
-            return updates.takeOver(Editor.of(id, person, ifMatch), Reading.of(in, columns, dates, dataDate), except);
+            return updates.takeOver(
+                    Editor.of(id, person, ifMatch), Reading.of(in, columns, dates, dataDate, mended), except);
         }
     }
 }

@@ -32,12 +32,17 @@ record Reading(
      *
      * @param meanings words of {@link ScheduleColumn} in the order of the columns, empty for one that is left out; where
      *     there are none, they are guessed
+     * @param mended cells typed anew, as {@link MendedCells} has them
      * @throws IllegalArgumentException for a file that is no table, saying what to do
      */
     static Reading of(
-            InputStream in, List<String> meanings, Optional<DateWords.Order> order, Optional<LocalDate> dataDate)
+            InputStream in,
+            List<String> meanings,
+            Optional<DateWords.Order> order,
+            Optional<LocalDate> dataDate,
+            String mended)
             throws IOException {
-        Table table = Uploads.table(in);
+        Table table = MendedCells.in(Uploads.table(in), mended);
         return new Reading(
                 table,
                 meanings.isEmpty() ? ColumnGuess.of(table) : columns(meanings),

@@ -18,7 +18,8 @@ import org.springframework.web.bind.annotation.RestController;
 /**
  * Schedules in tables, the body of the request: text or a spreadsheet. {@code columns} says in the table's order what each
  * column says, an empty word for one that is left out; without it, that is guessed. {@code dates} says which number of
- * 3/4/27 is the day; without it, that is recognised.
+ * 3/4/27 is the day; without it, that is recognised. {@code mended} has cells typed anew, a line each: ROW:COLUMN:TEXT, the row
+ * as the file counts them, the column from 0.
  */
 @RestController
 @RequestMapping(
@@ -43,9 +44,10 @@ class ScheduleImportController {
             @RequestParam Optional<LocalDate> start,
             @RequestParam(defaultValue = "") List<String> columns,
             @RequestParam Optional<DateWords.Order> dates,
-            @RequestParam Optional<LocalDate> dataDate)
+            @RequestParam Optional<LocalDate> dataDate,
+            @RequestParam(defaultValue = "") String mended)
             throws IOException {
-        return schedules.preview(Reading.of(request.getInputStream(), columns, dates, dataDate), start);
+        return schedules.preview(Reading.of(request.getInputStream(), columns, dates, dataDate, mended), start);
     }
 
     @PostMapping
@@ -56,9 +58,10 @@ class ScheduleImportController {
             @RequestParam LocalDate start,
             @RequestParam(defaultValue = "") List<String> columns,
             @RequestParam Optional<DateWords.Order> dates,
-            @RequestParam Optional<LocalDate> dataDate)
+            @RequestParam Optional<LocalDate> dataDate,
+            @RequestParam(defaultValue = "") String mended)
             throws IOException {
-        return projects.find(
-                schedules.takeOver(Reading.of(request.getInputStream(), columns, dates, dataDate), name, start));
+        return projects.find(schedules.takeOver(
+                Reading.of(request.getInputStream(), columns, dates, dataDate, mended), name, start));
     }
 }

@@ -15,13 +15,16 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * What a table would become, before anything of it is kept.
  *
  * @param columns in the table's order
- * @param sample the first rows, as they are
+ * @param sample the first rows, and the first of those with problems, as they are
  * @param rows how many there are
  * @param problems the first of them; with any, the table cannot be taken over
  * @param problemCount how many there are
@@ -54,6 +57,7 @@ record SchedulePreview(
     static final int MOST = 500;
 
     private static final int SAMPLE_ROWS = 12;
+    private static final int FAULTY_ROWS = 50;
 
     /**
      * A column of the table.
@@ -76,8 +80,7 @@ record SchedulePreview(
         Fidelity.Report fidelity = sound ? Fidelity.of(read) : new Fidelity.Report(0, List.of());
         return new SchedulePreview(
                 columns(reading),
-                table.rows().stream()
-                        .limit(SAMPLE_ROWS)
+                shown(table, read)
                         .map(row -> new SampleRow(
                                 row.number(),
                                 IntStream.range(0, table.header().size())
@@ -99,6 +102,18 @@ record SchedulePreview(
                 fidelity.compared(),
                 fidelity.differences().stream().limit(MOST).toList(),
                 fidelity.differences().size());
+    }
+
+    private static Stream<Table.Row> shown(Table table, ScheduleReader.Read read) {
+        Set<Integer> faulty = read.problems().stream()
+                .map(CellProblem::row)
+                .distinct()
+                .limit(FAULTY_ROWS)
+                .collect(Collectors.toSet());
+        return IntStream.range(0, table.rows().size())
+                .filter(i ->
+                        i < SAMPLE_ROWS || faulty.contains(table.rows().get(i).number()))
+                .mapToObj(table.rows()::get);
     }
 
     /** The earliest start that a table has. */

@@ -1,5 +1,6 @@
 package app.tychon.server.runs;
 
+import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.RunNeeds;
@@ -14,6 +15,8 @@ import app.tychon.server.plan.PlanStore;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -40,6 +43,9 @@ class RunService {
     private static final int TRIES = 30;
 
     private static final String NOT_KEPT = "The run could not be simulated or stored; nothing of it was kept.";
+    private static final String NOT_BELIEVABLE =
+            "Some futures finish after the year 9999, or cost more than can be counted: a range or a risk is far too wide.";
+    private static final double LAST_DATE = Instants.of(LocalDateTime.of(9999, 1, 1, 0, 0));
     private static final Duration LEFT_BEHIND = Duration.ofMinutes(1);
     /** What one run may take while it works. */
     private static final long MOST_BYTES = Recent.shareOfMemory(0.4);
@@ -134,6 +140,10 @@ class RunService {
         try {
             watched.begin();
             RunResult result = Simulation.run(CompiledPlan.of(plan.plan()), settings, watched);
+            if (!isBelievable(result)) {
+                end(id, RunState.FAILED, NOT_BELIEVABLE);
+                return;
+            }
             PackedRun packed = PackedRun.of(id, plan.plan(), result, run.level() / 100.0);
             RunState how = how(result, watched);
             store(() -> archive.finish(id, packed, how));
@@ -155,6 +165,12 @@ class RunService {
             active.remove(id);
             announceEnd(run);
         }
+    }
+
+    /** Whether every date and amount of it can be told and kept. */
+    private static boolean isBelievable(RunResult result) {
+        return Arrays.stream(result.finish()).allMatch(finish -> finish < LAST_DATE)
+                && Arrays.stream(result.cost().totals()).allMatch(Double::isFinite);
     }
 
     private RunState how(RunResult result, ActiveRun watched) {

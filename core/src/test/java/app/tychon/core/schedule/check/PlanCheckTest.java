@@ -161,4 +161,28 @@ class PlanCheckTest {
         assertThat(check(accepted)).singleElement().satisfies(f -> assertThat(f.accepted())
                 .contains(known));
     }
+
+    @Test
+    void anAcceptedFindingCoversThatFindingOnly() {
+        Acceptance long30 = new Acceptance("overlong", "A", "", "One crew, one face");
+        Plan plan = new PlanBuilder().task("A", 100).build();
+        String found = check(plan).stream()
+                .filter(f -> f.check() == Check.OVERLONG)
+                .findFirst()
+                .orElseThrow()
+                .message();
+        Acceptance exact = new Acceptance("overlong", "A", found, "One crew, one face");
+        assertThat(accepted(plan, exact)).isTrue();
+        Plan longer = new PlanBuilder().task("A", 200).build();
+        assertThat(accepted(longer, exact))
+                .as("another length is another finding")
+                .isFalse();
+        assertThat(accepted(longer, long30)).as("as older files have it").isTrue();
+    }
+
+    private static boolean accepted(Plan plan, Acceptance acceptance) {
+        return check(plan.edit().accepted(List.of(acceptance)).done()).stream()
+                .filter(f -> f.check() == Check.OVERLONG)
+                .allMatch(f -> f.accepted().isPresent());
+    }
 }

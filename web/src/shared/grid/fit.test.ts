@@ -1,0 +1,34 @@
+import { describe, expect, it } from "vitest";
+import type { Column } from "./columns";
+import { fitted } from "./fit";
+
+const column = (id: string, width: number) => ({ id, title: id, width, text: () => "" }) as Column;
+const COLUMNS = [
+  column("code", 60),
+  column("name", 250),
+  column("days", 60),
+  column("start", 100),
+  column("finish", 100),
+];
+const ids = (columns: Column[]) => columns.map((one) => one.id);
+const widthOf = (columns: Column[]) => columns.reduce((sum, one) => sum + one.width, 0);
+
+describe("columns", () => {
+  it("are all there, as wide as they want to be, where there is room", () => {
+    expect(fitted(COLUMNS, 1280, undefined)).toEqual(COLUMNS);
+  });
+
+  it("give way to the drawing: the name gets narrower, then the last ones go", () => {
+    const narrower = fitted(COLUMNS, 840, undefined);
+    expect(ids(narrower)).toEqual(ids(COLUMNS));
+    expect(widthOf(narrower)).toBe(500);
+    expect(ids(fitted(COLUMNS, 700, undefined))).toEqual(["code", "name", "days"]);
+    expect(ids(fitted(COLUMNS, 300, undefined))).toEqual(["code", "name"]);
+  });
+
+  it("take the room that somebody gives them", () => {
+    expect(widthOf(fitted(COLUMNS, 1280, 700))).toBe(700);
+    expect(ids(fitted(COLUMNS, 1280, 300))).toEqual(["code", "name", "days"]);
+    expect(widthOf(fitted(COLUMNS, 1000, 5000))).toBeLessThanOrEqual(960);
+  });
+});
