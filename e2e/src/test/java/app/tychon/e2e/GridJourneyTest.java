@@ -86,7 +86,7 @@ class GridJourneyTest extends Journey {
     @Test
     void aStageThatFailsSaysWhatHappenedAndTheOthersGoOn() {
         bringIn(DEMO);
-        browser.keep("tychon-odds", "{\"state\":{\"subjects\":{},\"values\":{},\"levels\":\"none\"},\"version\":1}");
+        browser.keep("tychon-odds", "{\"state\":{\"subjects\":null},\"version\":1}");
         browser.open(browser.address().replace("/plan", "/odds"));
         browser.read("[role='alert']", "This view could not be shown.");
         browser.read("[role='alert']", "The plan is safe");

@@ -1,13 +1,14 @@
 package app.tychon.e2e;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Journeys through the real server in the real browser, one server a class. */
+/** Journeys through the real server in the real browser: one server for all, each journey in projects of its own. */
 abstract class Journey {
     static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
             .toAbsolutePath()
@@ -21,13 +22,11 @@ abstract class Journey {
     Browser browser;
 
     @BeforeAll
-    static void startServer() {
-        server = LiveServer.start(folder.resolve("data"));
-    }
-
-    @AfterAll
-    static void stopServer() {
-        server.close();
+    static synchronized void startServer() throws IOException {
+        if (server == null) {
+            server = LiveServer.start(Files.createTempDirectory("tychon-journeys"));
+            Runtime.getRuntime().addShutdownHook(new Thread(server::close));
+        }
     }
 
     @BeforeEach
