@@ -154,7 +154,7 @@ export function amountQuantity(
       formatFromPlan: (days) => `${formatSigned(days, formatOne)} d`,
       formatError: ({ low, high }) => `± ${formatOne((high - low) / 2)} d`,
       parse: (text) => parseNumber(text.replace(/d(ays?)?\s*$/i, "")),
-      example: `a number of days such as ${numberExample(85.5)}`,
+      example: `a number of days such as ${numberExample(85)}`,
       snap: (days) => Math.round(days / finest) * finest,
     };
   }

@@ -40,9 +40,8 @@ final class CostModel {
             CostTiming timing,
             int owner,
             List<Hit> scaled) {
-        /** See {@link PlannedCost#growth}. */
         double growth() {
-            return 1 + variableShare * (progressRatio - 1);
+            return PlannedCost.growth(variableShare, progressRatio);
         }
     }
 

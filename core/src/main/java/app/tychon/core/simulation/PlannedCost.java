@@ -30,19 +30,23 @@ public final class PlannedCost {
                 network.plan().resources().stream().collect(Collectors.toMap(Resource::id, Function.identity()));
         Map<String, Double> sums = new TreeMap<>();
         for (CostLine line : network.plan().costs()) {
-            sums.merge(line.on(), line.amount() * growth(spans, line.on(), 1 - line.fixedShare()), Double::sum);
+            sums.merge(
+                    line.on(),
+                    line.amount() * growth(1 - line.fixedShare(), spans.progressRatio(line.on())),
+                    Double::sum);
         }
         for (Assignment one : network.plan().assignments()) {
             Resource resource = resources.get(one.resource());
-            double amount = of(network, spans, one, resource) * growth(spans, one.activity(), variableShare(resource));
+            double amount = of(network, spans, one, resource)
+                    * growth(variableShare(resource), spans.progressRatio(one.activity()));
             sums.merge(one.activity(), amount, Double::sum);
         }
         return sums;
     }
 
     /** What progress has made of an amount of which a share grows with time. */
-    static double growth(PlannedSpans spans, String on, double variableShare) {
-        return 1 + variableShare * (spans.progressRatio(on) - 1);
+    static double growth(double variableShare, double progressRatio) {
+        return 1 + variableShare * (progressRatio - 1);
     }
 
     /** Paid by time, it follows the duration; paid by the unit, it does not. */
