@@ -125,7 +125,7 @@ class PlanJourneyTest extends Journey {
                 .filter(line -> !line.startsWith("H10,"))
                 .map(line -> line.startsWith("S20,") ? line.replace("80d", "95d") : line)
                 .map(line -> line.startsWith("S10,")
-                        ? line.replaceAll(",,,,,,([^,]*),$", ",2027-03-01,2027-03-12,,,,$1,")
+                        ? line.replaceAll(",,,,,,([^,]*),([^,]*),$", ",2027-03-01,2027-03-12,,,,$1,$2,")
                         : line)
                 .collect(Collectors.joining("\n"));
         Path file = folder.resolve("march.csv");
