@@ -60,6 +60,13 @@ final class Browser implements AutoCloseable {
         return driver.getCurrentUrl();
     }
 
+    /** Forgets all that was kept for the pages of a server. @param page any of it, which shows nothing */
+    void forget(String page) {
+        driver.get(page);
+        driver.executeScript("localStorage.clear(); sessionStorage.clear()");
+        driver.manage().logs().get(LogType.BROWSER);
+    }
+
     /** Puts something into what the browser keeps for the page. */
     void keep(String name, String value) {
         driver.executeScript("localStorage.setItem(arguments[0], arguments[1])", name, value);

@@ -3,12 +3,14 @@ package app.tychon.e2e;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Journeys through the real server in the real browser: one server for all, each journey in projects of its own. */
+/**
+ * Journeys through the real server in the real browser: one server and one browser for all, each journey
+ * in projects of its own and with nothing that the browser has kept of others.
+ */
 abstract class Journey {
     static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
             .toAbsolutePath()
@@ -19,24 +21,24 @@ abstract class Journey {
     static Path folder;
 
     private static LiveServer server;
-    Browser browser;
+    static Browser browser;
 
     @BeforeAll
     static synchronized void startServer() throws IOException {
         if (server == null) {
-            server = LiveServer.start(Files.createTempDirectory("tychon-journeys"));
-            Runtime.getRuntime().addShutdownHook(new Thread(server::close));
+            server =
+                    LiveServer.start(Files.createTempDirectory(Path.of("target").toAbsolutePath(), "journeys"));
+            browser = new Browser();
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+                browser.close();
+                server.close();
+            }));
         }
     }
 
     @BeforeEach
-    void openBrowser() {
-        browser = new Browser();
-    }
-
-    @AfterEach
-    void closeBrowser() {
-        browser.close();
+    void beginAfresh() {
+        browser.forget(server.address() + "/health");
     }
 
     /** Opens the list of projects. */

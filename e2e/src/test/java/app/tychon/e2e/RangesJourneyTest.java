@@ -132,7 +132,7 @@ class RangesJourneyTest extends Journey {
         openRanges();
         browser.press("Grades");
         browser.enter("[role='group'][aria-label='Firm'] input[name='high']", "soon");
-        browser.read("[role='dialog'] [role='alert']", "A number is needed, not “soon”");
+        browser.read("[role='dialog'] [role='alert']", "A number is needed, such as 12.5, not “soon”");
         browser.enter("[role='group'][aria-label='Firm'] input[name='high']", "125");
         browser.press("New grade");
         browser.fill("[role='group'][aria-label='New grade'] input[aria-label='Name']", "Wild");
