@@ -12,8 +12,6 @@ import java.util.Set;
  * with its JSON pointer into the open project file.
  */
 public final class PlanRules {
-    private static final int MOST_STEPS = 200;
-
     private static final List<String> SECTIONS = List.of(
             "project",
             "calendars",
@@ -43,7 +41,7 @@ public final class PlanRules {
         rules.ids();
         rules.project();
         rules.calendars();
-        rules.wbs();
+        new BranchRules(plan, rules.names, rules.found).check();
         rules.activities();
         rules.links();
         rules.grades();
@@ -132,69 +130,6 @@ public final class PlanRules {
             found.addAll("/calendars/" + i, TextRules.name("/name", calendar.name()));
             found.addAll("/calendars/" + i, CalendarRules.problems(calendar));
         }
-    }
-
-    private void wbs() {
-        Map<String, String> parents = new HashMap<>();
-        for (int i = 0; i < plan.wbs().size(); i++) {
-            WbsNode node = plan.wbs().get(i);
-            found.addAll("/wbs/" + i, TextRules.name("/name", node.name()));
-            found.addAll(TextRules.text("/wbs/" + i + "/code", node.code(), Bounds.LONGEST_OUTLINE));
-            grade("/wbs/" + i, node.grade());
-            node.parent().ifPresent(parent -> parents.put(node.id(), parent));
-        }
-        for (int i = 0; i < plan.wbs().size(); i++) {
-            WbsNode node = plan.wbs().get(i);
-            String pointer = "/wbs/" + i + "/parent";
-            node.parent()
-                    .filter(parent -> !names.branches.contains(parent))
-                    .ifPresent(parent -> found.add(pointer, "there is no WBS branch \"" + parent + "\""));
-            switch (depth(node.id(), parents)) {
-                case LOOP -> found.add(pointer, "branch \"" + node.id() + "\" lies under itself");
-                case TOO_DEEP ->
-                    found.add(
-                            pointer,
-                            "branches lie at most " + Bounds.DEEPEST_BRANCH + " deep within each other; \"" + node.id()
-                                    + "\" lies deeper");
-                case SOUND -> {}
-            }
-        }
-    }
-
-    private enum Depth {
-        SOUND,
-        TOO_DEEP,
-        LOOP
-    }
-
-    /** Looks no farther up than branches may lie deep, so that a long chain costs no more than many short ones. */
-    private static Depth depth(String id, Map<String, String> parents) {
-        String at = parents.get(id);
-        for (int above = 1; at != null; above++) {
-            if (at.equals(id)) {
-                return Depth.LOOP;
-            }
-            if (above >= Bounds.DEEPEST_BRANCH) {
-                return depthOfLong(id, at, parents);
-            }
-            at = parents.get(at);
-        }
-        return Depth.SOUND;
-    }
-
-    /** Of a chain that does not end soon those above it tell what is wrong, in a loop or too deep themselves. */
-    private static Depth depthOfLong(String id, String from, Map<String, String> parents) {
-        String at = from;
-        for (int steps = 0; steps <= MOST_STEPS; steps++) {
-            if (at == null) {
-                return Depth.TOO_DEEP;
-            }
-            if (at.equals(id)) {
-                return Depth.LOOP;
-            }
-            at = parents.get(at);
-        }
-        return Depth.SOUND;
     }
 
     /** In working minutes, so that the bound is the same whatever the unit. */

@@ -187,7 +187,7 @@ public final class OwnDatabase implements AutoCloseable {
 
     private void install() throws IOException, InterruptedException {
         List<String> command = new ArrayList<>(List.of(
-                tool("mariadb-install-db"),
+                MariaDbTools.find("mariadb-install-db"),
                 "--no-defaults",
                 "--datadir=" + data(),
                 "--auth-root-authentication-method=socket",
@@ -235,7 +235,7 @@ public final class OwnDatabase implements AutoCloseable {
         // A session of its own keeps the terminal's Ctrl-C from it: the application shuts it down when it is done.
         List<String> command = new ArrayList<>(List.of(
                 "setsid",
-                tool("mariadbd"),
+                MariaDbTools.find("mariadbd"),
                 "--no-defaults",
                 "--datadir=" + data(),
                 "--bind-address=127.0.0.1",
@@ -286,20 +286,5 @@ public final class OwnDatabase implements AutoCloseable {
         try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             return socket.getLocalPort();
         }
-    }
-
-    private static String tool(String name) {
-        List<String> folders =
-                new ArrayList<>(List.of(System.getenv().getOrDefault("PATH", "").split(":")));
-        folders.addAll(List.of("/usr/sbin", "/usr/bin", "/usr/local/sbin"));
-        return folders.stream()
-                .map(folder -> Path.of(folder, name))
-                .filter(Files::isExecutable)
-                .map(Path::toString)
-                .findFirst()
-                .orElseThrow(
-                        () -> new Unusable(
-                                "MariaDB is missing (" + name
-                                        + " was not found); install Debian's packages mariadb-server-core and mariadb-client-core, or set TYCHON_DB_URL."));
     }
 }

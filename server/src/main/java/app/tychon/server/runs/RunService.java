@@ -3,13 +3,11 @@ package app.tychon.server.runs;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.Steadiness;
 import app.tychon.server.events.ProjectEvents;
-import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import jakarta.annotation.PreDestroy;
@@ -47,14 +45,13 @@ class RunService {
             "Some futures finish after the year 9999, or cost more than can be counted: a range or a risk is far too wide.";
     private static final double LAST_DATE = Instants.of(LocalDateTime.of(9999, 1, 1, 0, 0));
     private static final Duration LEFT_BEHIND = Duration.ofMinutes(1);
-    /** What one run may take while it works. */
-    private static final long MOST_BYTES = Recent.shareOfMemory(0.4);
 
     private final PlanStore plans;
     private final RunArchive archive;
     private final ProjectEvents events;
     private final Duration breath;
     private final RunQueue queue = new RunQueue();
+    private final RunRoom room = new RunRoom(queue);
     private final Map<UUID, ActiveRun> active = new ConcurrentHashMap<>();
     private volatile boolean closing;
 
@@ -81,7 +78,7 @@ class RunService {
     RunView start(UUID project, RunRequest request, String person) {
         LoadedPlan plan = plans.find(project);
         RunSettings settings = request.settings(plan.plan().project().targets().level());
-        checkRoom(project, plan, settings);
+        room.check(project, plan, settings);
         RunEntity run = archive.begin(project, plan, settings, new RunWords(request.name(), request.note(), person));
         return work(run, plan, settings, request.isDrawn(), person);
     }
@@ -90,7 +87,7 @@ class RunService {
     RunView again(UUID id, String person) {
         RunArchive.Begun begun = archive.begun(id);
         RunSettings settings = begun.run().settings(Runtime.getRuntime().availableProcessors());
-        checkRoom(begun.run().projectId(), begun.plan(), settings);
+        room.check(begun.run().projectId(), begun.plan(), settings);
         String name = "Run " + begun.run().view().number() + " again";
         RunEntity run =
                 archive.begin(begun.run().projectId(), begun.plan(), settings, new RunWords(name, null, person));
@@ -108,27 +105,6 @@ class RunService {
         double certainty = settings.until().map(Steadiness::certainty).orElse(Steadiness.USUAL_CERTAINTY);
         Sighting sighting = drawn ? Sighting.of(plan, run.level(), certainty) : Sighting.NONE;
         return new ActiveRun(settings.iterations(), sighting, progress -> publish(run.projectId(), run, progress));
-    }
-
-    /**
-     * Whether there is room for a run.
-     *
-     * @throws app.tychon.server.problems.BusyException where too many wait
-     * @throws IllegalArgumentException where it would take more memory than there is
-     */
-    private void checkRoom(UUID project, LoadedPlan plan, RunSettings settings) {
-        RunNeeds needs = RunNeeds.of(plan.plan(), settings);
-        if (needs.watched() > RunNeeds.MOST_WATCHED) {
-            throw new IllegalArgumentException("The watched activities would keep "
-                    + needs.watched() / RunNeeds.MOST_WATCHED
-                    + " times as many values as a run may keep. Watch fewer of them, or simulate fewer iterations.");
-        }
-        if (needs.bytes() > MOST_BYTES) {
-            throw new IllegalArgumentException(
-                    "%,d iterations of this plan would take about %,d MB of memory, of which a run may have %,d. Simulate fewer iterations, or watch fewer activities."
-                            .formatted(settings.iterations(), needs.bytes() >> 20, MOST_BYTES >> 20));
-        }
-        queue.checkRoom(project);
     }
 
     private void publish(UUID project, RunEntity run, RunView.Progress progress) {
@@ -261,7 +237,7 @@ class RunService {
         RunArchive.Begun begun = archive.begun(id);
         RunEntity run = begun.run();
         RunSettings settings = run.settings(Runtime.getRuntime().availableProcessors());
-        checkRoom(run.projectId(), begun.plan(), settings);
+        room.check(run.projectId(), begun.plan(), settings);
         ActiveRun mine = watched(run, begun.plan(), settings, true);
         // Known to be at work before it is said to be, so that nobody finds it left behind in between.
         ActiveRun other = active.putIfAbsent(id, mine);
