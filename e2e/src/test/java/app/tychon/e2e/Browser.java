@@ -137,7 +137,11 @@ final class Browser implements AutoCloseable {
 
     /** Types into whatever has the focus, as a person would. */
     void type(CharSequence... keys) {
-        driver.switchTo().activeElement().sendKeys(keys);
+        // What has the focus may be drawn anew just then; nothing was typed into what is gone.
+        until(() -> {
+            driver.switchTo().activeElement().sendKeys(keys);
+            return Boolean.TRUE;
+        });
     }
 
     /** Pastes a text where the focus is, as from another program. */
