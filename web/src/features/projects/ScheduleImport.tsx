@@ -111,7 +111,7 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
       )}
       {preview.data && preview.data.problemCount > 0 && (
         <Problems
-          title="Mend these in the file, or say below what the columns mean."
+          title="Type over these below, mend them in the file, or say what the columns mean."
           problems={preview.data.problems.map((p) => ({
             where: `Row ${p.row}, ${p.column}`,
             message: p.message,

@@ -104,7 +104,7 @@ export function UpdateStage() {
       {data && data.schedule.problemCount > 0 && (
         <>
           <Problems
-            title="Mend these in the file, or say below what the columns mean."
+            title="Type over these below, mend them in the file, or say what the columns mean."
             problems={data.schedule.problems.map((p) => ({
               where: `Row ${p.row}, ${p.column}`,
               message: p.message,
