@@ -82,4 +82,24 @@ class ScheduleImportTest extends ServerTest {
                 .andExpect(status().isUnprocessableEntity())
                 .andExpect(jsonPath("$.detail").value(containsString("not \"colour\"")));
     }
+
+    @Test
+    void withoutAFirstDayTheEarliestStartOfTheTableIsIt() throws Exception {
+        JsonNode shown = preview("", "Id,Name,Duration,Start\nA,Dig,5d,2027-03-08\nB,Pour,2d,2027-03-15\n");
+        assertThat(shown.at("/firstDay").asText()).isEqualTo("2027-03-08");
+        assertThat(shown.at("/finish").asText()).isEqualTo("2027-03-12T17:00:00");
+    }
+
+    @Test
+    void badCellsAreMendedWithoutTouchingTheFile() throws Exception {
+        String table = "Id,Name,Duration\nA,Dig,soon\nB,Pour,2d\n";
+        assertThat(preview("start=2027-03-01", table).at("/problemCount").asInt())
+                .isEqualTo(1);
+        JsonNode shown = preview("start=2027-03-01&mended=2:2:5d", table);
+        assertThat(shown.at("/problemCount").asInt()).isZero();
+        assertThat(shown.at("/finish").asText()).isEqualTo("2027-03-05T17:00:00");
+        send("/api/schedules/preview?start=2027-03-01&mended=2:9:5d", table)
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.detail", containsString("names no cell")));
+    }
 }
