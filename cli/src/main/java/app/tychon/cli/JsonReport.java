@@ -133,6 +133,12 @@ final class JsonReport {
         duration.put("mean", result.meanDuration() / day);
         duration.put("sd", result.sdDuration() / day);
         percentiles(duration, result.duration(), (at, p, value) -> at.put(p, value / day));
+        result.delay().ifPresent(delay -> {
+            ObjectNode delayed = node.putObject("delay");
+            delayed.put("mean", delay.mean() / day);
+            delayed.put("sd", delay.sd() / day);
+            percentiles(delayed, delay.percentiles(), (at, p, value) -> at.put(p, value / day));
+        });
         dates(node.putObject("start"), result.meanStart(), result.start());
         dates(node.putObject("finish"), result.meanFinish(), result.finish());
         node.putObject("cost").put("mean", result.meanCost());

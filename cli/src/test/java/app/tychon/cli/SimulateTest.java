@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import app.tychon.core.calendar.Instants;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -187,5 +188,33 @@ class SimulateTest {
         assertThat(towards.at("/activities/5/criticality").asDouble()).isZero();
         assertThat(run("simulate", GARDEN, "--towards", "nowhere")).isEqualTo(2);
         assertThat(err.toString()).contains("no milestone or activity \"nowhere\"");
+    }
+
+    @Test
+    void aMilestoneThatARiskMovesTellsItsDelay() throws IOException {
+        ObjectMapper mapper = new ObjectMapper();
+        JsonNode plan = mapper.readTree(
+                Path.of("..", "examples", "kestrel-ridge.tychon.json").toFile());
+        ObjectNode risk = (ObjectNode) plan.at("/risks/0");
+        risk.put("probability", 1);
+        ((ObjectNode) risk.at("/impacts/0")).putArray("on").add("S90");
+        Path file = folder.resolve("moved.tychon.json");
+        mapper.writeValue(file.toFile(), plan);
+        Path result = folder.resolve("moved.json");
+        assertThat(run("simulate", file.toString(), "--iterations", "500", "--json", result.toString()))
+                .as(err.toString())
+                .isZero();
+        for (JsonNode activity : mapper.readTree(result.toFile()).get("activities")) {
+            String id = activity.get("id").asText();
+            if (id.equals("S00") || id.equals("S10")) {
+                assertThat(activity.has("delay")).as(id).isFalse();
+            }
+            if (id.equals("S90")) {
+                assertThat(activity.at("/duration/mean").asDouble()).isZero();
+                assertThat(activity.at("/delay/mean").asDouble()).isPositive();
+                assertThat(activity.at("/delay/percentiles/90").asDouble())
+                        .isGreaterThan(activity.at("/delay/percentiles/10").asDouble());
+            }
+        }
     }
 }

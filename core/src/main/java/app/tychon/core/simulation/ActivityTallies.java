@@ -156,7 +156,7 @@ final class ActivityTallies {
                     double sd = n < 2 ? 0 : Math.sqrt(squares / (n - 1));
                     double[] durations = duration[i].percentiles();
                     boolean isMilestone = activity.isMilestone();
-                    Optional<Delay> delay = isMilestone && plan.risks().mayStrike(i)
+                    Optional<Delay> delay = isMilestone && plan.risks().mayDelay(i)
                             ? Optional.of(new Delay(centre[i] + mean, sd, durations))
                             : Optional.empty();
                     return new ActivityResult(

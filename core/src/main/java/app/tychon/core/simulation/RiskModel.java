@@ -41,9 +41,10 @@ final class RiskModel {
         return events;
     }
 
-    /** Whether any risk may change the duration of an activity. */
-    boolean mayStrike(int position) {
-        return timeHits[position].length > 0;
+    /** Whether any risk may add time to an activity; to scale what takes no time delays nothing. */
+    boolean mayDelay(int position) {
+        return Arrays.stream(timeHits[position])
+                .anyMatch(hit -> !hit.impact().impact().effect().isScale());
     }
 
     MoneyHits money() {
