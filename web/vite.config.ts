@@ -1,8 +1,31 @@
 import react from "@vitejs/plugin-react";
-import { defineConfig } from "vite";
+import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   plugins: [react()],
-  build: { chunkSizeWarningLimit: 2000 },
+  build: {
+    rolldownOptions: {
+      // The looks of components that are not used are not sent along.
+      treeshake: { manualPureFunctions: ["defineConfig", "defineRecipe", "defineSlotRecipe"] },
+    },
+    chunkSizeWarningLimit: 700,
+  },
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },
+  test: {
+    projects: [
+      { extends: true, test: { name: "words and numbers", include: ["src/**/*.test.ts"] } },
+      {
+        extends: true,
+        test: {
+          name: "components",
+          include: ["src/**/*.test.tsx"],
+          environment: "jsdom",
+          // The library is large: it is loaded once for all of them.
+          isolate: false,
+          fileParallelism: false,
+          setupFiles: ["src/test/setup.ts"],
+        },
+      },
+    ],
+  },
 });

@@ -1,36 +1,42 @@
+import type { ReactNode } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
-import { OddsStage } from "../features/odds/OddsStage";
-import { PlanStage } from "../features/plan/PlanStage";
-import { ProjectsPage } from "../features/projects/ProjectsPage";
-import { RangesStage } from "../features/ranges/RangesStage";
-import { NoteBar } from "../shared/ui/NoteBar";
-import { UpdateStage } from "../features/update/UpdateStage";
+import { lazily } from "../shared/ui/lazily";
+import { Notice } from "../shared/ui/Notice";
 import { Frame } from "./Frame";
+import { Root } from "./Root";
 import { StageFault } from "./StageFault";
 
+const MEANWHILE = <Notice>One moment…</Notice>;
+const ProjectsPage = lazily(() => import("../features/projects/ProjectsPage"), "ProjectsPage", MEANWHILE);
+const PlanStage = lazily(() => import("../features/plan/PlanStage"), "PlanStage", MEANWHILE);
+const UpdateStage = lazily(() => import("../features/update/UpdateStage"), "UpdateStage", MEANWHILE);
+const RangesStage = lazily(() => import("../features/ranges/RangesStage"), "RangesStage", MEANWHILE);
+const OddsStage = lazily(() => import("../features/odds/OddsStage"), "OddsStage", MEANWHILE);
+
+const page = (path: string, element: ReactNode) => ({ path, element, errorElement: <StageFault /> });
+
 const router = createBrowserRouter([
-  { path: "/", element: <Navigate to="/projects" replace /> },
-  { path: "/projects", element: <ProjectsPage />, errorElement: <StageFault /> },
   {
-    path: "/projects/:projectId",
-    element: <Frame />,
+    element: <Root />,
     errorElement: <StageFault />,
     children: [
-      { index: true, element: <Navigate to="plan" replace /> },
-      { path: "plan", element: <PlanStage />, errorElement: <StageFault /> },
-      { path: "update", element: <UpdateStage />, errorElement: <StageFault /> },
-      { path: "ranges", element: <RangesStage />, errorElement: <StageFault /> },
-      { path: "odds", element: <OddsStage />, errorElement: <StageFault /> },
+      { path: "/", element: <Navigate to="/projects" replace /> },
+      page("/projects", <ProjectsPage />),
+      {
+        path: "/projects/:projectId",
+        element: <Frame />,
+        errorElement: <StageFault />,
+        children: [
+          { index: true, element: <Navigate to="plan" replace /> },
+          page("plan", <PlanStage />),
+          page("update", <UpdateStage />),
+          page("ranges", <RangesStage />),
+          page("odds", <OddsStage />),
+        ],
+      },
+      { path: "*", element: <Navigate to="/projects" replace /> },
     ],
   },
-  { path: "*", element: <Navigate to="/projects" replace /> },
 ]);
 
-export function App() {
-  return (
-    <>
-      <RouterProvider router={router} />
-      <NoteBar />
-    </>
-  );
-}
+export const App = () => <RouterProvider router={router} />;

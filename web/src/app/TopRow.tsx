@@ -1,13 +1,14 @@
+import { lazily } from "../shared/ui/lazily";
 import { Box, chakra, Flex, IconButton } from "@chakra-ui/react";
 import { Keyboard, Moon, Sun } from "lucide-react";
 import { useEffect, useState } from "react";
 import { NavLink } from "react-router";
-import { KeysDialog } from "../shared/grid/KeysDialog";
 import { currentColorMode, switchColorMode } from "./colorMode";
 import { ProjectSwitcher } from "./ProjectSwitcher";
 import { STAGES } from "./stages";
 import { UndoButtons } from "./UndoButtons";
 
+const KeysDialog = lazily(() => import("./KeysDialog"), "KeysDialog");
 const StageLink = chakra(NavLink);
 
 export function TopRow({ projectId, name, revision }: { projectId: string; name: string; revision: number }) {
@@ -77,7 +78,7 @@ export function TopRow({ projectId, name, revision }: { projectId: string; name:
           {mode === "dark" ? <Sun /> : <Moon />}
         </IconButton>
       </Flex>
-      <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
+      {keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}
     </Flex>
   );
 }

@@ -1,26 +1,28 @@
-import { Box, Flex, Popover, Portal } from "@chakra-ui/react";
 import { History, Redo2, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useState } from "react";
-import { refusalOf, useEdits, useHistory, useUndoing } from "../shared/api/edits";
-import { formatMoment } from "../shared/format/dates";
+import { refusalOf, useUndo, useUndoing } from "../shared/api/edits";
+import { lazily } from "../shared/ui/lazily";
 import { notify } from "../shared/ui/notify";
 import { ToolButton } from "../shared/ui/ToolButton";
 
+const HistoryPopover = lazily(() => import("./HistoryPopover"), "HistoryPopover");
+
 /** Takes edits back and does them again, whatever the stage; and the history of all of them. */
 export function UndoButtons({ projectId, revision }: { projectId: string; revision: number }) {
-  const edits = useEdits(projectId);
+  const { undo: takeBack, redo: doAgain } = useUndo(projectId);
+  const [asked, setAsked] = useState(false);
   const undoing = useUndoing(projectId);
   const { undo, redo } = undoing.data ?? {};
   const go = useCallback(
     (back: boolean) =>
-      (back ? edits.undo() : edits.redo()).then(
+      (back ? takeBack() : doAgain()).then(
         (result) => {
           const label = back ? result.undoing.redo : result.undoing.undo;
           if (label) notify(back ? `Taken back: ${label}` : `Done again: ${label}`);
         },
         (error: unknown) => notify(refusalOf(error)),
       ),
-    [edits],
+    [takeBack, doAgain],
   );
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -53,54 +55,13 @@ export function UndoButtons({ projectId, revision }: { projectId: string; revisi
       >
         <Redo2 />
       </ToolButton>
-      <HistoryPopover projectId={projectId} revision={revision} />
-    </>
-  );
-}
-
-function HistoryPopover({ projectId, revision }: { projectId: string; revision: number }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <Popover.Root open={open} onOpenChange={(change) => setOpen(change.open)} lazyMount unmountOnExit>
-      <Popover.Trigger asChild>
-        <ToolButton label="History of edits">
+      {asked ? (
+        <HistoryPopover projectId={projectId} revision={revision} />
+      ) : (
+        <ToolButton label="History of edits" onClick={() => setAsked(true)}>
           <History />
         </ToolButton>
-      </Popover.Trigger>
-      <Portal>
-        <Popover.Positioner>
-          <Popover.Content bg="panel" width="26rem">
-            <Popover.Body maxH="60vh" overflow="auto">
-              <HistoryList projectId={projectId} revision={revision} />
-            </Popover.Body>
-          </Popover.Content>
-        </Popover.Positioner>
-      </Portal>
-    </Popover.Root>
-  );
-}
-
-function HistoryList({ projectId, revision }: { projectId: string; revision: number }) {
-  const history = useHistory(projectId, revision);
-  if (history.data?.length === 0) return <Box color="softInk">Nothing has been edited yet.</Box>;
-  return (
-    <>
-      {(history.data ?? []).map((edit) => (
-        <Flex key={edit.revision} gap="3" py="1" borderBottomWidth="1px" borderColor="line">
-          <Box color="softInk" whiteSpace="nowrap">
-            {formatMoment(edit.at)}
-          </Box>
-          <Box flex="1">
-            {edit.label}
-            {!edit.own && (
-              <Box as="span" color="softInk">
-                {" "}
-                by somebody else
-              </Box>
-            )}
-          </Box>
-        </Flex>
-      ))}
+      )}
     </>
   );
 }

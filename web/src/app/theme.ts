@@ -1,4 +1,47 @@
-import { createSystem, defaultConfig, defineConfig } from "@chakra-ui/react";
+import { createSystem, defaultBaseConfig, defineConfig } from "@chakra-ui/react";
+import {
+  animationStyles,
+  breakpoints,
+  buttonRecipe,
+  comboboxSlotRecipe,
+  cssVarsPrefix,
+  cssVarsRoot,
+  dialogSlotRecipe,
+  fieldSlotRecipe,
+  globalCss,
+  inputRecipe,
+  keyframes,
+  linkRecipe,
+  menuSlotRecipe,
+  popoverSlotRecipe,
+  semanticTokens,
+  tableSlotRecipe,
+  tokens,
+} from "@chakra-ui/react/theme";
+
+/** Of the library's looks, those of the components that are used; all of them would be most of the first load. */
+const base = defineConfig({
+  preflight: true,
+  cssVarsPrefix,
+  cssVarsRoot,
+  globalCss,
+  theme: {
+    breakpoints,
+    keyframes,
+    tokens,
+    semanticTokens,
+    animationStyles,
+    recipes: { button: buttonRecipe, input: inputRecipe, link: linkRecipe },
+    slotRecipes: {
+      combobox: comboboxSlotRecipe,
+      dialog: dialogSlotRecipe,
+      field: fieldSlotRecipe,
+      menu: menuSlotRecipe,
+      popover: popoverSlotRecipe,
+      table: tableSlotRecipe,
+    },
+  },
+});
 
 const token = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
 
@@ -45,4 +88,4 @@ const config = defineConfig({
   },
 });
 
-export const theme = createSystem(defaultConfig, config);
+export const theme = createSystem(defaultBaseConfig, base, config);

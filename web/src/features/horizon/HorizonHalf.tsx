@@ -3,6 +3,7 @@ import { useRef } from "react";
 import { useWidth } from "../../shared/ui/useSize";
 import { chanceSentence, type Heading, pinSentence, told } from "../../shared/heading/heading";
 import { HeadingDrawing } from "../../shared/heading/HeadingDrawing";
+import { Word } from "../../shared/words/Word";
 
 const TEXT_WIDTH = 208;
 
@@ -23,7 +24,7 @@ export function HorizonHalf({ heading, pinned, currency, old }: Props) {
       <Box width={`${TEXT_WIDTH}px`} flexShrink="0" pt="1.5" lineHeight="1.3">
         <Box>
           <Box as="span" color="softInk">
-            {heading.name === "finish" ? "Finish" : "Cost"} P{heading.level}
+            {heading.name === "finish" ? "Finish" : "Cost"} <Word id="percentile">P{heading.level}</Word>
           </Box>{" "}
           <Box as="b" fontSize="15.5px">
             {told(heading, heading.kept, currency)}

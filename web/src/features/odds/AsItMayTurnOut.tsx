@@ -3,11 +3,11 @@ import { useCallback, useMemo, useState } from "react";
 import type { PlanView } from "../../shared/api/client";
 import { useSpans } from "../../shared/api/runs";
 import type { Zoom } from "../../shared/charts/timeScale";
-import { FindBar } from "../../shared/grid/FindBar";
-import { sieveOf } from "../../shared/grid/filters";
+import { FindBar } from "../../shared/planGrid/FindBar";
+import { sieveOf } from "../../shared/planGrid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
-import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
-import type { Row } from "../../shared/grid/rows";
+import { type PlanDrawing, PlanGrid } from "../../shared/planGrid/PlanGrid";
+import type { Row } from "../../shared/planGrid/rows";
 import { Choice } from "../../shared/ui/Choice";
 import { Notice } from "../../shared/ui/Notice";
 import { useSimulated, useTimeline, ZOOMS } from "../../shared/timeline/useTimeline";
@@ -42,7 +42,7 @@ export function AsItMayTurnOut({ plan, run, current }: Props) {
     ),
     [plain],
   );
-  const drawing: Drawing = { ...timeline.drawing, row };
+  const drawing: PlanDrawing = { ...timeline.drawing, row };
   if (spans.isError) return <Notice alert>{spans.error.message}</Notice>;
   if (!spans.data) return <Notice>Reading the odds…</Notice>;
   const looked = hovered ?? active;

@@ -1,6 +1,7 @@
 import { Box, Flex } from "@chakra-ui/react";
 import type { PlanView } from "../../shared/api/client";
 import { formatChance } from "../../shared/format/numbers";
+import { Word } from "../../shared/words/Word";
 import { contingencyWords } from "./sentences";
 import { PROJECT, type QuantityName } from "./subject";
 import { useQuantity, useReading } from "./useOdds";
@@ -19,7 +20,7 @@ export function Contingency({ plan, run, chance }: Props) {
   return (
     <Box as="section" aria-label="Contingency">
       <Box as="h2" fontWeight="650" mb="1">
-        Contingency to be {formatChance(chance)} sure
+        <Word id="contingency">Contingency</Word> to be {formatChance(chance)} sure
       </Box>
       <Part name="Time" what="finish" plan={plan} run={run} chance={chance} />
       {plan.plannedCost !== 0 && <Part name="Money" what="cost" plan={plan} run={run} chance={chance} />}

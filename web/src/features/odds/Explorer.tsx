@@ -2,10 +2,12 @@ import { Box, Flex } from "@chakra-ui/react";
 import { useRef, useState } from "react";
 import type { PlanView, RunView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
+import { ChartTable } from "../../shared/charts/ChartTable";
+import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
+import { formatChance, formatWhole } from "../../shared/format/numbers";
 import { Notice } from "../../shared/ui/Notice";
 import { useDebounced } from "../../shared/ui/useDebounced";
 import { BesideNote } from "./BesideNote";
-import { ChartTable } from "./ChartTable";
 import { ConfidenceTable } from "./ConfidenceTable";
 import { Contingency } from "./Contingency";
 import { ExplorerBar } from "./ExplorerBar";
@@ -16,8 +18,8 @@ import { RepeatsDialog } from "./RepeatsDialog";
 import { betweenSentence, planSentence, readingSentence, targetSentence } from "./sentences";
 import { ShapeFacts } from "./ShapeFacts";
 import type { Source } from "./source";
-import { nameOf, PROJECT } from "./subject";
-import { TakeOutMenu } from "./TakeOutMenu";
+import { isDate, nameOf, PROJECT, type Subject } from "./subject";
+import { chanceOnCurve } from "./quantity";
 import { type Line, useQuantity, useReading } from "./useOdds";
 
 const SETTLED_MS = 120;
@@ -103,7 +105,7 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
               >
                 {sentence || " "}
               </Box>
-              <TakeOutMenu run={run} subject={subject} chart={chart} title={sentence || quantity.title} />
+              <TakeOutMenu chart={chart} title={sentence || quantity.title} {...takenOut(run, subject)} />
             </Flex>
             <Box color="softInk" mt="1">
               {planSentence(quantity)} {targetSentence(quantity)}
@@ -121,7 +123,15 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
                 revision={plan.project.revision}
               />
             )}
-            <ChartTable quantity={quantity} />
+            <ChartTable
+              caption={`${quantity.title}: how many futures lie in each bar`}
+              columns={["From", "To", "Futures", "Chance of the end or less"]}
+              rows={quantity.counts.map((count, i) => {
+                const [from = 0, to = 0] = [quantity.edges[i], quantity.edges[i + 1]];
+                const chance = formatChance(chanceOnCurve(quantity.curve, to));
+                return [quantity.format(from), quantity.format(to), formatWhole(count), chance];
+              })}
+            />
             <Box ref={chart} flex="1" minHeight="0">
               <OddsChart
                 quantity={quantity}
@@ -175,4 +185,19 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
       {repeating && <RepeatsDialog plan={plan} run={run} onClose={() => setRepeating(false)} />}
     </Flex>
   );
+}
+
+/** What pictures and tables of a subject are called, and where its tables are. */
+function takenOut(run: string, { what, of }: Subject) {
+  const query = new URLSearchParams({ what, of }).toString();
+  return {
+    name: of === PROJECT ? what : `${of} ${what}`,
+    tables: [
+      {
+        label: "The curve as a table (CSV)",
+        href: `/api/runs/${run}/${isDate(what) ? "dates" : "amounts"}.csv?${query}`,
+      },
+      { label: "All iterations (CSV)", href: `/api/runs/${run}/iterations.csv?of=${encodeURIComponent(of)}` },
+    ],
+  };
 }

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { PlanView, RunView } from "../../shared/api/client";
-import { refusalOf, useEdits } from "../../shared/api/edits";
+import { refusalOf } from "../../shared/api/edits";
+import { useRowEdits } from "../../shared/api/rowEdits";
 import { notify } from "../../shared/ui/notify";
 import { Choice } from "../../shared/ui/Choice";
 import { useOddsStore } from "./oddsStore";
@@ -99,7 +100,7 @@ export function ExplorerBar({ plan, subject, quantity, runs, shown, compared, ..
 
 /** Whether runs keep all values of an activity, and wait for its finish. */
 function Watch({ plan, subject }: { plan: PlanView; subject: Subject }) {
-  const edits = useEdits(plan.project.id);
+  const edits = useRowEdits(plan.project.id);
   const activity = plan.activities.find((one) => one.id === subject.of);
   if (subject.of === PROJECT || !activity) return null;
   return (

@@ -28,10 +28,11 @@ interface Props {
   currency: string;
   which: Which;
   onWhich: (which: Which) => void;
+  onOdds: (activity: string) => void;
 }
 
 /** One simulated future beside the plan: what struck, what drove, what it cost. Steps to the next, or plays them slowly. */
-export function FutureReplay({ run, currency, which, onWhich }: Props) {
+export function FutureReplay({ run, currency, which, onWhich, onOdds }: Props) {
   const future = useFuture(run, which);
   const finish = useQuantity(run, PROJECT_FINISH, { levels: NO_LEVELS, currency });
   const [playing, setPlaying] = useState(false);
@@ -128,7 +129,7 @@ export function FutureReplay({ run, currency, which, onWhich }: Props) {
         )}
       </Flex>
       {shown ? (
-        <FutureRows future={shown} until={finish.data?.max} />
+        <FutureRows future={shown} until={finish.data?.max} onOdds={onOdds} />
       ) : (
         !said && <Notice>Reading the run…</Notice>
       )}

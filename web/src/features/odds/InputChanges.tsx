@@ -5,23 +5,6 @@ import { formatWhole } from "../../shared/format/numbers";
 
 const MOST = 40;
 
-/** What one of the file's sections holds, for people. */
-const THINGS: Record<string, string> = {
-  project: "Settings",
-  calendars: "Calendar",
-  wbs: "Branch",
-  activities: "Activity",
-  links: "Predecessors of",
-  grades: "Grade",
-  correlations: "Correlation",
-  resources: "Resource",
-  assignments: "Resources of",
-  costs: "Cost line",
-  risks: "Risk",
-  accepted: "Accepted finding",
-  evidence: "Past work",
-};
-
 type Until = Parameters<typeof useInputChanges>[1];
 
 /** What has changed in the inputs since a run, until another or until now, object by object. */
@@ -41,9 +24,8 @@ export function InputChanges({ run, until }: { run: string; until: Until }) {
 }
 
 /** "Activity S20, Access permit: duration, estimate changed." */
-export function inWords({ section, key, name, what, fields }: InputChange): string {
-  const thing = THINGS[section] ?? section;
-  const named = section === "project" ? thing : `${thing} ${key}${name ? `, ${name}` : ""}`;
+export function inWords({ section, title, key, name, what, fields }: InputChange): string {
+  const named = section === "project" ? title : `${title} ${key}${name ? `, ${name}` : ""}`;
   const spelled = fields.map((field) => field.replace(/([A-Z])/g, " $1").toLowerCase());
   return `${named}: ${spelled.length > 0 ? `${spelled.join(", ")} ` : ""}${what}.`;
 }

@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react";
+import { Flag, Pin } from "../../shared/charts/marks";
 import { formatChance } from "../../shared/format/numbers";
 import type { Axis } from "./chartAxis";
 import type { Quantity } from "./quantity";
@@ -29,10 +30,7 @@ export function OddsMarks({ quantity, axis, width, height }: Props) {
       fontSize="12.5px"
       aria-hidden="true"
     >
-      <g stroke="var(--chakra-colors-plan)" fill="var(--chakra-colors-plan)">
-        <line x1={planX} x2={planX} y1={axis.top - 12} y2={axis.bottom} strokeWidth="2" />
-        <circle cx={planX} cy={axis.top - 14} r="5" stroke="none" />
-      </g>
+      <Pin x={planX} top={axis.top - 14} bottom={axis.bottom} />
       <text
         x={planX + side(planX) * 9}
         y={axis.top - 10}
@@ -44,16 +42,7 @@ export function OddsMarks({ quantity, axis, width, height }: Props) {
       </text>
       {target && targetX !== undefined && (
         <>
-          <line
-            x1={targetX}
-            x2={targetX}
-            y1={axis.top + 8}
-            y2={axis.bottom}
-            stroke="var(--chakra-colors-ink)"
-            strokeWidth="1.5"
-            strokeDasharray="3 3"
-          />
-          <path d={`M${targetX} ${axis.top + 8}h12l-3 5 3 5h-12z`} fill="var(--chakra-colors-ink)" />
+          <Flag x={targetX} top={axis.top + 8} bottom={axis.bottom} dashed />
           <text
             x={targetX + (side(targetX) > 0 ? 16 : -6)}
             y={axis.top + 18}

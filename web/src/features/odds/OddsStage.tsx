@@ -5,10 +5,9 @@ import { Link } from "react-router";
 import type { PlanView, RunView } from "../../shared/api/client";
 import { useLiveOdds } from "../../shared/api/live";
 import { useRuns } from "../../shared/api/runs";
-import { Choice } from "../../shared/ui/Choice";
 import { Notice } from "../../shared/ui/Notice";
 import { PlanQuality } from "../../shared/ui/PlanQuality";
-import { StageRow } from "../../shared/ui/StageRow";
+import { Stage } from "../../shared/stage/Stage";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { useSubjectOfAddress } from "./useSubjectOfAddress";
@@ -54,80 +53,84 @@ export function OddsStage() {
   const atWork = source.run?.state === "running" ? source.run : undefined;
 
   return (
-    <Box height="100%" display="flex" flexDirection="column">
-      <StageRow>
-        <Choice label="View of the odds" choices={views} value={view} onChange={setView} />
-        {!running && <PlanQuality plan={plan} />}
-        <Box flex="1" />
-        <Failure runs={all} />
-        <Flex align="center">
-          <SourcePicker
-            label="Odds by"
-            width="13.5rem"
-            runs={all}
-            value={source.run?.id ?? LIVE}
-            first={[LIVE_CHOICE]}
-            onChange={choose}
-          />
-          <ToolButton
-            label="Recorded runs"
-            hint="All recorded runs: names, notes, what changed since"
-            onClick={() => setListed(true)}
-          >
-            <History size={16} />
-          </ToolButton>
-        </Flex>
-        <RunControl plan={plan} running={running} onStarted={(run) => choose(run.id)} />
-      </StageRow>
-      {source.run && !atWork && <StaleBand run={source.run} revision={plan.project.revision} />}
-      <Box flex="1" minHeight="0" position="relative">
-        {atWork ? (
-          <RunInProgress plan={plan} run={atWork} />
-        ) : source.key ? (
-          <Shown
+    <Stage
+      name="Odds"
+      views={{ label: "View of the odds", choices: views, value: view, onChange: setView }}
+      commands={[{ id: "runs", label: "Recorded runs", run: () => setListed(true) }]}
+      tools={
+        <>
+          {!running && <PlanQuality plan={plan} />}
+          <Failure runs={all} />
+          <Flex align="center">
+            <SourcePicker
+              label="Odds by"
+              width="13.5rem"
+              runs={all}
+              value={source.run?.id ?? LIVE}
+              first={[LIVE_CHOICE]}
+              onChange={choose}
+            />
+            <ToolButton
+              label="Recorded runs"
+              hint="All recorded runs: names, notes, what changed since"
+              onClick={() => setListed(true)}
+            >
+              <History size={16} />
+            </ToolButton>
+          </Flex>
+          <RunControl plan={plan} running={running} onStarted={(run) => choose(run.id)} />
+        </>
+      }
+      band={source.run && !atWork && <StaleBand run={source.run} revision={plan.project.revision} />}
+      over={
+        listed && (
+          <RunsDialog
             plan={plan}
             runs={all}
-            source={source}
-            run={source.key}
-            view={view}
-            onView={setView}
-            compared={compared === (source.run?.id ?? LIVE) ? "" : compared}
-            onCompare={setCompared}
+            shown={source.run?.id}
+            onOpen={(run) => {
+              choose(run);
+              setListed(false);
+            }}
+            onCompare={(run) => {
+              setCompared(run);
+              setView("chance");
+              setListed(false);
+            }}
+            onClose={() => setListed(false)}
           />
-        ) : source.refusal ? (
-          <Notice alert>
-            The plan cannot be simulated: {source.refusal}.{" "}
-            <PlanLink color="action" to={`/projects/${plan.project.id}/plan?check`}>
-              Look at the plan check
-            </PlanLink>
-          </Notice>
-        ) : (
-          <Notice>Simulating the plan…</Notice>
-        )}
-        {runs.isError && (
-          <Notice alert retry={() => void runs.refetch()}>
-            The recorded runs cannot be shown: {runs.error.message}
-          </Notice>
-        )}
-      </Box>
-      {listed && (
-        <RunsDialog
+        )
+      }
+    >
+      {atWork ? (
+        <RunInProgress plan={plan} run={atWork} />
+      ) : source.key ? (
+        <Shown
           plan={plan}
           runs={all}
-          shown={source.run?.id}
-          onOpen={(run) => {
-            choose(run);
-            setListed(false);
-          }}
-          onCompare={(run) => {
-            setCompared(run);
-            setView("chance");
-            setListed(false);
-          }}
-          onClose={() => setListed(false)}
+          source={source}
+          run={source.key}
+          view={view}
+          onView={setView}
+          compared={compared === (source.run?.id ?? LIVE) ? "" : compared}
+          onCompare={setCompared}
         />
+      ) : source.refusal ? (
+        <Notice alert>
+          The plan cannot be simulated: {source.refusal}.{" "}
+          <PlanLink color="action" to={`/projects/${plan.project.id}/plan?check`}>
+            Look at the plan check
+          </PlanLink>
+        </Notice>
+      ) : (
+        <Notice>Simulating the plan…</Notice>
       )}
-    </Box>
+      {runs.isError && (
+        <Notice alert retry={() => void runs.refetch()}>
+          The recorded runs cannot be shown: {runs.error.message}
+        </Notice>
+      )}
+    </Stage>
   );
 }
 
@@ -159,6 +162,10 @@ function Shown({ plan, runs, source, run, view, onView, compared, onCompare }: S
   const live = useLiveOdds(plan.project.id, plan.project.revision);
   const other = runs.find((one) => one.id === compared);
   const { currency } = plan.project;
+  const lookAt = (of: string) => {
+    useOddsStore.getState().look(plan.project.id, { what: "finish", of });
+    onView("chance");
+  };
   return (
     <Box height="100%" {...fading(!source.current)} data-stale={!source.current}>
       {view === "chance" && (
@@ -184,8 +191,10 @@ function Shown({ plan, runs, source, run, view, onView, compared, onCompare }: S
           }}
         />
       )}
-      {view === "drives" && <CriticalityTable run={run} />}
-      {view === "future" && <FutureReplay run={run} currency={currency} which={which} onWhich={setWhich} />}
+      {view === "drives" && <CriticalityTable run={run} onOdds={lookAt} />}
+      {view === "future" && (
+        <FutureReplay run={run} currency={currency} which={which} onWhich={setWhich} onOdds={lookAt} />
+      )}
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import { GripLine } from "../../shared/charts/GripLine";
 import { formatChance, parseNumber } from "../../shared/format/numbers";
 import type { Axis } from "./chartAxis";
 import { Pill } from "./Pill";
@@ -25,22 +25,16 @@ interface Props {
 
 /** The one marker that converts chance and value: drag it, use the arrow keys, or type either. */
 export function ReadingLine({ quantity, axis, width, height, reading, line, onLine, second }: Props) {
-  const svg = useRef<SVGSVGElement>(null);
   const { chance, value, x, y } = placeOf(line, quantity, axis);
   const valueLeft = (at: number) => Math.max(0, Math.min(width - VALUE_PILL, at - VALUE_PILL / 2));
   const which = second ? "Second " : "";
 
-  const drag = (event: PointerEvent) => {
-    if (event.buttons !== 1 || !svg.current) return;
-    const at = event.clientX - svg.current.getBoundingClientRect().left;
+  const onDrag = (at: number) => {
     const within = Math.max(axis.min, Math.min(axis.max, axis.value(at)));
     onLine({ by: "value", value: quantity.snap(within) });
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const step = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
-    if (!step) return;
-    event.preventDefault();
-    const percent = Math.round(chance * 100) + step * (event.shiftKey ? 10 : 1);
+  const onStep = (by: number, far: boolean) => {
+    const percent = Math.round(chance * 100) + by * (far ? 10 : 1);
     onLine({ by: "chance", chance: Math.max(0, Math.min(100, percent)) });
   };
   const typeChance = (text: string) => {
@@ -62,7 +56,6 @@ export function ReadingLine({ quantity, axis, width, height, reading, line, onLi
   return (
     <Box position="absolute" inset="0" pointerEvents="none">
       <Svg
-        ref={svg}
         width={width}
         height={height}
         position="absolute"
@@ -78,21 +71,18 @@ export function ReadingLine({ quantity, axis, width, height, reading, line, onLi
           strokeWidth="2"
           strokeDasharray={second && "5 3"}
         />
-        <g
-          role="slider"
-          tabIndex={0}
-          aria-label={second ? "Second reading line" : "Reading line"}
-          aria-valuemin={0}
-          aria-valuemax={100}
-          aria-valuenow={Math.round(exact.chance * 100)}
-          aria-valuetext={spoken}
-          cursor="ew-resize"
-          style={{ pointerEvents: "all" }}
-          onKeyDown={onKeyDown}
-          onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-          onPointerMove={drag}
+        <GripLine
+          label={second ? "Second reading line" : "Reading line"}
+          spoken={spoken}
+          now={Math.round(exact.chance * 100)}
+          least={0}
+          most={100}
+          direction="across"
+          from={[x, axis.top]}
+          to={[x, axis.bottom]}
+          onDrag={onDrag}
+          onStep={onStep}
         >
-          <rect x={x - 9} y={axis.top} width="18" height={axis.bottom - axis.top} fill="transparent" />
           <circle
             cx={x}
             cy={y}
@@ -101,7 +91,7 @@ export function ReadingLine({ quantity, axis, width, height, reading, line, onLi
             stroke="currentColor"
             strokeWidth="3"
           />
-        </g>
+        </GripLine>
       </Svg>
       <Pill
         label={second ? "Second chance in percent" : "Chance in percent"}

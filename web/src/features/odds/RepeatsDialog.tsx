@@ -1,6 +1,6 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
-import { api, type PlanView, type Repeat } from "../../shared/api/client";
+import { type PlanView, type Repeat } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { civil } from "../../shared/format/dates";
 import { formatWhole } from "../../shared/format/numbers";
@@ -8,7 +8,7 @@ import { WideDialog } from "../../shared/ui/WideDialog";
 import type { Quantity, Reading } from "./quantity";
 import { wanderSentence } from "./sentences";
 import { PROJECT, type QuantityName } from "./subject";
-import { useQuantity } from "./useOdds";
+import { readRepeat, useQuantity } from "./useOdds";
 
 const Svg = chakra("svg");
 const TIMES = 10;
@@ -31,7 +31,7 @@ export function RepeatsDialog({ plan, run, onClose }: Props) {
     stopped.current = false;
     const work = async () => {
       for (let number = 1; number <= TIMES && !stopped.current; number++) {
-        const repeat = await api<Repeat>(`/runs/${run}/repeats/${number}`);
+        const repeat = await readRepeat(run, number);
         setRepeats((before) => [...before.filter((one) => one.number !== number), repeat]);
       }
       setEnded(true);

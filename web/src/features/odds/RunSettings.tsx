@@ -38,6 +38,11 @@ export function RunSettings({ plan }: { plan: PlanView }) {
       <Field.HelperText color="softInk">{help}</Field.HelperText>
     </Field.Root>
   );
+  const words = [
+    settings.iterations,
+    settings.tolerance ? `, until ${settings.tolerance} %` : "",
+    settings.seed ? `, seed ${settings.seed}` : "",
+  ].join("");
   return (
     <Popover.Root positioning={{ placement: "bottom-end" }}>
       <Popover.Trigger asChild>
@@ -45,13 +50,11 @@ export function RunSettings({ plan }: { plan: PlanView }) {
           size="xs"
           variant="ghost"
           color="softInk"
-          aria-label="Settings of the run"
+          aria-label={`Settings of the run: ${words}`}
           title="Iterations, until steady, seed, sampling, name"
         >
           <Settings2 size={15} />
-          {settings.iterations}
-          {settings.tolerance ? `, until ${settings.tolerance} %` : ""}
-          {settings.seed ? `, seed ${settings.seed}` : ""}
+          {words}
         </Button>
       </Popover.Trigger>
       <Portal>

@@ -1,6 +1,7 @@
 import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import { formatOne, formatWhole } from "../../shared/format/numbers";
+import { Word } from "../../shared/words/Word";
 import type { Quantity, Reading } from "./quantity";
 import { letter } from "./sentences";
 
@@ -25,12 +26,12 @@ export function ShapeFacts({ quantity, safe, middle, onRepeat }: Props) {
   const [copied, setCopied] = useState(false);
   const words = letter(quantity, safe, middle);
   const facts = [
-    ["Mean", quantity.format(quantity.mean)],
-    ["Most likely around", quantity.format(quantity.mode)],
-    ["Standard deviation", quantity.sd],
-    ["Skewness, kurtosis", `${formatOne(quantity.skewness)}, ${formatOne(quantity.kurtosis)}`],
-    [`${ENDS[quantity.name][0]} seen`, quantity.format(quantity.min)],
-    [`${ENDS[quantity.name][1]} seen`, quantity.format(quantity.max)],
+    ["Mean", "mean", quantity.format(quantity.mean)],
+    ["Most likely around", "likely", quantity.format(quantity.mode)],
+    ["Standard deviation", "sd", quantity.sd],
+    ["Skewness, kurtosis", "skewness", `${formatOne(quantity.skewness)}, ${formatOne(quantity.kurtosis)}`],
+    [`${ENDS[quantity.name][0]} seen`, undefined, quantity.format(quantity.min)],
+    [`${ENDS[quantity.name][1]} seen`, undefined, quantity.format(quantity.max)],
   ] as const;
   return (
     <>
@@ -38,9 +39,9 @@ export function ShapeFacts({ quantity, safe, middle, onRepeat }: Props) {
         <Box as="h2" fontWeight="650" mb="1">
           Shape
         </Box>
-        {facts.map(([name, value]) => (
+        {facts.map(([name, word, value]) => (
           <Flex key={name} justify="space-between" py="4px" borderBottomWidth="1px" borderColor="line">
-            <Box>{name}</Box>
+            <Box>{word ? <Word id={word}>{name}</Word> : name}</Box>
             <Box>{value}</Box>
           </Flex>
         ))}
@@ -62,7 +63,8 @@ export function ShapeFacts({ quantity, safe, middle, onRepeat }: Props) {
           {copied ? "Copied" : "Copy text"}
         </Button>
         <Box color="softInk" fontSize="12.5px" mt="2">
-          By {formatWhole(quantity.iterations)} futures, seed {quantity.seed}
+          By {formatWhole(quantity.iterations)} <Word id="future">futures</Word>, <Word id="seed">seed</Word>{" "}
+          {quantity.seed}
           {quantity.sampling === "latin" ? ", Latin hypercube." : ", plain sampling."}{" "}
           <Button
             variant="plain"

@@ -3,7 +3,7 @@ import type { FutureView, JointView } from "../../shared/api/client";
 import { civil } from "../../shared/format/dates";
 import { futureSentence, moneySentence, pathSentence, struckSentence } from "./futureWords";
 import { inWords } from "./InputChanges";
-import { jointScale, jointSentence } from "./joint";
+import { jointPlot, jointSentence } from "./joint";
 import { FRESH, runRequest } from "./runRequest";
 
 const future: FutureView = {
@@ -66,13 +66,13 @@ describe("time and money together", () => {
   });
 
   it("lie on axes that show all futures, later to the right, dearer further up", () => {
-    const scale = jointScale(joint, 600, 400);
+    const scale = jointPlot(joint, 600, 400);
     const [one, two] = joint.points;
     expect(scale.x(civil(one?.finish ?? ""))).toBeGreaterThan(0);
     expect(scale.x(civil(two?.finish ?? ""))).toBeLessThan(600);
     expect(scale.y(two?.cost ?? 0)).toBeLessThan(scale.y(one?.cost ?? 0));
-    expect(scale.time(scale.x(civil(joint.date)))).toBeCloseTo(civil(joint.date), -2);
-    expect(scale.cost(scale.y(joint.amount))).toBeCloseTo(joint.amount, 3);
+    expect(scale.value(scale.x(civil(joint.date)))).toBeCloseTo(civil(joint.date), -2);
+    expect(scale.height(scale.y(joint.amount))).toBeCloseTo(joint.amount, 3);
   });
 });
 
@@ -80,13 +80,16 @@ describe("inputs since a run", () => {
   it("are told object by object", () => {
     const change = {
       section: "activities",
+      title: "Activity",
       key: "S20",
       name: "Permit",
       what: "changed",
       fields: ["actualStart"],
     };
     expect(inWords(change)).toBe("Activity S20, Permit: actual start changed.");
-    expect(inWords({ ...change, section: "project", fields: [], what: "moved" })).toBe("Settings: moved.");
+    expect(inWords({ ...change, section: "project", title: "Settings", fields: [], what: "moved" })).toBe(
+      "Settings: moved.",
+    );
   });
 });
 

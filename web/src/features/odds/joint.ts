@@ -1,4 +1,5 @@
 import type { JointView } from "../../shared/api/client";
+import { type Plot, plotOf } from "../../shared/charts/plot";
 import { civil, formatDay } from "../../shared/format/dates";
 import { formatChance, formatMoney } from "../../shared/format/numbers";
 
@@ -12,19 +13,11 @@ export function jointSentence(joint: JointView, currency: string): string {
 /** Without what adding up leaves behind, so that all futures are all. */
 const sum = (one: number, other: number) => Number((one + other).toFixed(9));
 
-export interface JointScale {
-  x: (time: number) => number;
-  y: (cost: number) => number;
-  time: (x: number) => number;
-  cost: (y: number) => number;
-  low: { time: number; cost: number };
-  high: { time: number; cost: number };
-}
-
 const MARGIN = 0.04;
+const ROOM = { left: 66, right: 8, top: 0, bottom: 26 };
 
-/** From dates and amounts to pixels: all futures and both limits, with some room. */
-export function jointScale(joint: JointView, width: number, height: number): JointScale {
+/** Futures by finish (across) and cost (up): all of them and both limits, with some room. */
+export function jointPlot(joint: JointView, width: number, height: number): Plot {
   const times = joint.points.map((point) => civil(point.finish)).concat(civil(joint.date));
   const costs = joint.points.map((point) => point.cost).concat(joint.amount);
   const spread = (values: number[]) => {
@@ -33,14 +26,7 @@ export function jointScale(joint: JointView, width: number, height: number): Joi
     const room = MARGIN * (high - low || 1);
     return [low - room, high + room] as const;
   };
-  const [t0, t1] = spread(times);
-  const [c0, c1] = spread(costs);
-  return {
-    x: (time) => ((time - t0) / (t1 - t0)) * width,
-    y: (cost) => height - ((cost - c0) / (c1 - c0)) * height,
-    time: (x) => t0 + (x / width) * (t1 - t0),
-    cost: (y) => c0 + ((height - y) / height) * (c1 - c0),
-    low: { time: t0, cost: c0 },
-    high: { time: t1, cost: c1 },
-  };
+  const [min, max] = spread(times);
+  const [low, high] = spread(costs);
+  return plotOf({ min, max, low, high }, width, height, ROOM);
 }

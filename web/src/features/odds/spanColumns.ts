@@ -1,16 +1,17 @@
 import type { PlanView, Span } from "../../shared/api/client";
 import { formatDay, formatShortDay } from "../../shared/format/dates";
-import { codeColumn, type Column, nameColumn } from "../../shared/grid/columns";
+import { codeColumn, type PlanColumn, nameColumn } from "../../shared/planGrid/columns";
 import { drivesColumn } from "../../shared/timeline/drivesColumn";
 import { finishAt, timeAt } from "../../shared/timeline/mist";
 import type { Simulated } from "../../shared/timeline/TimelineRow";
 import { shareOfFutures } from "./sentences";
 
 /** Rows as they may turn out: nothing here can be edited. */
-export function spanColumns({ levels, level, spans }: Simulated): Column[] {
-  const finish = (percent: number, width: number): Column => ({
+export function spanColumns({ levels, level, spans }: Simulated): PlanColumn[] {
+  const finish = (percent: number, width: number): PlanColumn => ({
     id: `finish${percent}`,
     title: `P${percent}`,
+    word: "percentile",
     hint: `${percent} of 100 futures have finished it by then`,
     width,
     align: "right",
@@ -20,7 +21,12 @@ export function spanColumns({ levels, level, spans }: Simulated): Column[] {
       return time === undefined ? "" : formatDay(time);
     },
   });
-  const readOnly = ({ id, title, width, text }: Column): Column => ({ id, title, width, text });
+  const readOnly = (column: PlanColumn): PlanColumn => ({
+    ...column,
+    edit: undefined,
+    editBranch: undefined,
+    editNew: undefined,
+  });
   return [
     readOnly(codeColumn),
     readOnly(nameColumn(216)),

@@ -1,26 +1,15 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import {
-  type AmountOdds,
-  type AmountReading,
-  api,
-  type Criticality,
-  type DateOdds,
-  type DateReading,
-  type FutureView,
-  type JointView,
-  type Repeat,
-} from "../../shared/api/client";
+import { answer, http } from "../../shared/api/client";
 import { toCivilText } from "../../shared/format/dates";
 import { amountQuantity, amountReading, dateQuantity, dateReading, type Reading } from "./quantity";
 import { isDate, type Subject } from "./subject";
 
 const FOR_EVER = Infinity;
 
-const asked = ({ what, of }: Subject, more: Record<string, string | number | undefined>) => {
-  const query = new URLSearchParams({ what, of });
-  for (const [name, value] of Object.entries(more)) if (value !== undefined) query.set(name, String(value));
-  return query.toString();
-};
+/** A quantity as it is asked for; what is undefined is left out. */
+const asked = <T>(run: string, { what, of }: Subject, more: T) => ({
+  params: { path: { run }, query: { what, of, ...more } },
+});
 
 interface Wanted {
   levels: number[];
@@ -40,11 +29,11 @@ export function useQuantity(run: string | undefined, subject: Subject, wanted: W
   return useQuery({
     queryKey: ["odds", run, subject, levels, bins, currency, named],
     queryFn: async () => {
-      const query = asked(subject, { levels: levels.join(","), bins });
+      const query = asked(run ?? "", subject, { levels, bins });
       const quantity = isDate(subject.what)
-        ? dateQuantity(await api<DateOdds>(`/runs/${run}/dates?${query}`), subject.what, named)
+        ? dateQuantity(await answer(http.GET("/api/runs/{run}/dates", query)), subject.what, named)
         : amountQuantity(
-            await api<AmountOdds>(`/runs/${run}/amounts?${query}`),
+            await answer(http.GET("/api/runs/{run}/amounts", query)),
             subject.what,
             currency,
             named,
@@ -63,18 +52,21 @@ export function useQuantity(run: string | undefined, subject: Subject, wanted: W
 export type Line = { by: "chance"; chance: number } | { by: "value"; value: number };
 
 async function reading(run: string, subject: Subject, line: Line): Promise<Reading> {
-  const chance = line.by === "chance" ? line.chance : undefined;
   if (isDate(subject.what)) {
-    const date = line.by === "value" ? toCivilText(line.value) : undefined;
-    const how = date === undefined ? "at-chance" : "at-date";
     return dateReading(
-      await api<DateReading>(`/runs/${run}/dates/${how}?${asked(subject, { chance, date })}`),
+      await answer(
+        line.by === "chance"
+          ? http.GET("/api/runs/{run}/dates/at-chance", asked(run, subject, { chance: line.chance }))
+          : http.GET("/api/runs/{run}/dates/at-date", asked(run, subject, { date: toCivilText(line.value) })),
+      ),
     );
   }
-  const amount = line.by === "value" ? line.value : undefined;
-  const how = amount === undefined ? "at-chance" : "at-amount";
   return amountReading(
-    await api<AmountReading>(`/runs/${run}/amounts/${how}?${asked(subject, { chance, amount })}`),
+    await answer(
+      line.by === "chance"
+        ? http.GET("/api/runs/{run}/amounts/at-chance", asked(run, subject, { chance: line.chance }))
+        : http.GET("/api/runs/{run}/amounts/at-amount", asked(run, subject, { amount: line.value })),
+    ),
   );
 }
 
@@ -96,22 +88,15 @@ export function useReading(run: string | undefined, subject: Subject, line: Line
 export function useCriticality(run: string) {
   return useQuery({
     queryKey: ["criticality", run],
-    queryFn: () => api<Criticality[]>(`/runs/${run}/criticality`),
+    queryFn: () => answer(http.GET("/api/runs/{run}/criticality", { params: { path: { run } } })),
     staleTime: FOR_EVER,
     placeholderData: keepPreviousData,
   });
 }
 
-/** The same simulation with other seeds, one after the other as far as they are wanted. */
-export function useRepeat(run: string, number: number, wanted: boolean) {
-  return useQuery({
-    queryKey: ["repeat", run, number],
-    queryFn: () => api<Repeat>(`/runs/${run}/repeats/${number}`),
-    enabled: wanted,
-    staleTime: FOR_EVER,
-    retry: false,
-  });
-}
+/** The same simulation with another seed, by its number. */
+export const readRepeat = (run: string, number: number) =>
+  answer(http.GET("/api/runs/{run}/repeats/{number}", { params: { path: { run, number } } }));
 
 /** Which future to look into: one by its number, or one that finishes when so many percent have finished. */
 export type Which = { by: "number"; number: number } | { by: "chance"; chance: number };
@@ -120,10 +105,12 @@ export function useFuture(run: string, which: Which) {
   return useQuery({
     queryKey: ["future", run, which],
     queryFn: async () => ({
-      ...(await api<FutureView>(
+      ...(await answer(
         which.by === "number"
-          ? `/runs/${run}/futures/${which.number}`
-          : `/runs/${run}/futures/at-chance?chance=${which.chance}`,
+          ? http.GET("/api/runs/{run}/futures/{number}", { params: { path: { run, number: which.number } } })
+          : http.GET("/api/runs/{run}/futures/at-chance", {
+              params: { path: { run }, query: { chance: which.chance } },
+            }),
       )),
       run,
     }),
@@ -142,12 +129,14 @@ export interface Pledge {
 }
 
 export function useJoint(run: string, { date, amount, chance }: Pledge) {
-  const query = new URLSearchParams({ chance: String(chance) });
-  if (date) query.set("date", date);
-  if (amount !== undefined) query.set("amount", String(amount));
   return useQuery({
     queryKey: ["joint", run, date, amount, chance],
-    queryFn: async () => ({ ...(await api<JointView>(`/runs/${run}/joint?${query.toString()}`)), run }),
+    queryFn: async () => ({
+      ...(await answer(
+        http.GET("/api/runs/{run}/joint", { params: { path: { run }, query: { date, amount, chance } } }),
+      )),
+      run,
+    }),
     staleTime: FOR_EVER,
     gcTime: 60_000,
     placeholderData: keepPreviousData,

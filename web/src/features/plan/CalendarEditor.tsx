@@ -1,14 +1,14 @@
 import { Box, Button, chakra, Flex, Link } from "@chakra-ui/react";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useRef, useState } from "react";
-import { calendarFile, useCalendarLook, useHolidays } from "../../shared/api/calendars";
 import type { CalendarWords, PlanView } from "../../shared/api/client";
-import { refusalOf, useEdits } from "../../shared/api/edits";
+import { refusalOf } from "../../shared/api/edits";
 import { formatDay } from "../../shared/format/dates";
 import { handedIn } from "../../shared/sheet/useHandIn";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { TextField } from "../../shared/ui/Field";
 import { editedNumber, parseNumber } from "../../shared/format/numbers";
+import { calendarFile, useCalendarEdits, useCalendarLook, useHolidays } from "./calendars";
 import { CalendarYear, YearKey } from "./CalendarYear";
 import { DAYS, readShifts, shiftText, withExceptions } from "./calendarWords";
 import { ExceptionList } from "./ExceptionList";
@@ -31,7 +31,7 @@ export function CalendarEditor({ plan, kept, isNew, removable, onGone }: Props) 
   const [from, setFrom] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
-  const edits = useEdits(plan.project.id);
+  const edits = useCalendarEdits(plan.project.id);
   const holidays = useHolidays(plan.project.id);
   const changed = isNew || JSON.stringify(draft) !== JSON.stringify(kept);
   const look = useCalendarLook(plan.project.id, plan.project.revision, changed ? draft : undefined);
@@ -135,7 +135,7 @@ export function CalendarEditor({ plan, kept, isNew, removable, onGone }: Props) 
               size="sm"
               variant="outline"
               onClick={() =>
-                void handedIn(() => edits.removeCalendar(kept.id)).then((refused) =>
+                void handedIn(() => edits.remove(kept.id)).then((refused) =>
                   refused ? setRefusal(refused) : onGone(),
                 )
               }
@@ -156,7 +156,7 @@ export function CalendarEditor({ plan, kept, isNew, removable, onGone }: Props) 
             bg="action"
             color="onAction"
             disabled={!changed || look.isError}
-            onClick={() => void handedIn(() => edits.calendar(draft)).then(setRefusal)}
+            onClick={() => void handedIn(() => edits.put(draft)).then(setRefusal)}
           >
             Keep
           </Button>

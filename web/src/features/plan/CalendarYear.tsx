@@ -1,6 +1,7 @@
-import { Box, Flex, Grid } from "@chakra-ui/react";
+import { Box, chakra, Flex, Grid } from "@chakra-ui/react";
+import { type KeyboardEvent, useRef, useState } from "react";
 import type { CalendarWords } from "../../shared/api/client";
-import { formatDay, formatMonth } from "../../shared/format/dates";
+import { civil, DAY_MS, formatDay, formatMonth } from "../../shared/format/dates";
 import { type DayState, dayState } from "./calendarWords";
 
 const LOOK: Record<DayState, { bg?: string; color?: string; fontWeight?: number }> = {
@@ -10,6 +11,17 @@ const LOOK: Record<DayState, { bg?: string; color?: string; fontWeight?: number 
   other: { bg: "actionTint", color: "action", fontWeight: 650 },
 };
 
+const STATES: Record<DayState, string> = {
+  work: "worked",
+  free: "free every week",
+  closed: "closed",
+  other: "other hours",
+};
+
+const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 };
+
+const Day = chakra("button");
+
 interface Props {
   calendar: CalendarWords;
   year: number;
@@ -18,18 +30,45 @@ interface Props {
   onDay: (day: string) => void;
 }
 
-/** A year of a calendar, day by day. */
+/** A year of a calendar, day by day; arrows go from day to day, Enter chooses one. */
 export function CalendarYear({ calendar, year, from, onDay }: Props) {
+  const [at, setAt] = useState(`${year}-01-01`);
+  const box = useRef<HTMLDivElement>(null);
+  const here = at.startsWith(String(year)) ? at : `${year}-01-01`;
+  const onKeyDown = (event: KeyboardEvent) => {
+    const by = STEPS[event.key];
+    const day = (event.target as HTMLElement).dataset.day;
+    if (by === undefined || !day) return;
+    event.preventDefault();
+    const next = new Date(civil(day) + by * DAY_MS).toISOString().slice(0, 10);
+    setAt(next);
+    box.current?.querySelector<HTMLElement>(`[data-day="${next}"]`)?.focus();
+  };
   return (
-    <Grid templateColumns="repeat(4, 1fr)" gap="3" aria-label={`The year ${year}`} role="group">
+    <Grid
+      ref={box}
+      templateColumns="repeat(4, 1fr)"
+      gap="3"
+      aria-label={`The year ${year}`}
+      role="toolbar"
+      onKeyDown={onKeyDown}
+    >
       {Array.from({ length: 12 }, (_, month) => (
-        <Month key={month} calendar={calendar} year={year} month={month} from={from} onDay={onDay} />
+        <Month
+          key={month}
+          calendar={calendar}
+          year={year}
+          month={month}
+          from={from}
+          at={here}
+          onDay={onDay}
+        />
       ))}
     </Grid>
   );
 }
 
-function Month({ calendar, year, month, from, onDay }: Props & { month: number }) {
+function Month({ calendar, year, month, from, at, onDay }: Props & { month: number; at: string }) {
   const first = Date.UTC(year, month, 1);
   const lead = (new Date(first).getUTCDay() + 6) % 7;
   const length = new Date(Date.UTC(year, month + 1, 0)).getUTCDate();
@@ -38,7 +77,7 @@ function Month({ calendar, year, month, from, onDay }: Props & { month: number }
       <Box fontWeight="650" fontSize="12.5px">
         {formatMonth(first)}
       </Box>
-      <Grid templateColumns="repeat(7, 1fr)" fontSize="11px" lineHeight="17px" textAlign="center">
+      <Grid templateColumns="repeat(7, 1fr)" fontSize="11px" lineHeight="24px" textAlign="center">
         {Array.from({ length: lead }, (_, i) => (
           <Box key={`lead ${i}`} />
         ))}
@@ -46,8 +85,11 @@ function Month({ calendar, year, month, from, onDay }: Props & { month: number }
           const day = new Date(Date.UTC(year, month, i + 1)).toISOString().slice(0, 10);
           const { state, name } = dayState(calendar, day);
           return (
-            <Box
+            <Day
               key={day}
+              tabIndex={day === at ? 0 : -1}
+              aria-pressed={from === day}
+              aria-label={`${formatDay(day)}: ${name || STATES[state]}`}
               data-day={day}
               data-state={state}
               title={`${formatDay(day)}${name ? `: ${name}` : ""}`}
@@ -58,7 +100,7 @@ function Month({ calendar, year, month, from, onDay }: Props & { month: number }
               onClick={() => onDay(day)}
             >
               {i + 1}
-            </Box>
+            </Day>
           );
         })}
       </Grid>

@@ -1,6 +1,6 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
-import { useCalendars } from "../../shared/api/calendars";
+import { useCalendars } from "./calendars";
 import type { CalendarWords, PlanView } from "../../shared/api/client";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { CalendarEditor } from "./CalendarEditor";

@@ -1,6 +1,6 @@
 import { Menu, Portal } from "@chakra-ui/react";
 import { Columns3 } from "lucide-react";
-import type { Column } from "../../shared/grid/columns";
+import type { PlanColumn } from "../../shared/planGrid/columns";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { isShown, type useColumnChoice } from "./columnChoice";
 
@@ -11,7 +11,7 @@ export function ColumnMenu({
   columns,
   choice,
 }: {
-  columns: Column[];
+  columns: PlanColumn[];
   choice: ReturnType<typeof useColumnChoice>;
 }) {
   return (

@@ -44,6 +44,8 @@ export function ExceptionList({ exceptions, onChange }: Props) {
               }}
             />
             <Button
+              minW="24px"
+              minH="24px"
               aria-label={`Remove ${one.name}`}
               color="softInk"
               onClick={() => onChange(exceptions.filter((_, at) => at !== i))}

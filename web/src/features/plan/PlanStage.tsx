@@ -1,35 +1,44 @@
+import { lazily } from "../../shared/ui/lazily";
 import { Box, Flex } from "@chakra-ui/react";
 import { PanelRight } from "lucide-react";
-import { useSearchParams } from "react-router";
+import { useNavigate, useSearchParams } from "react-router";
 import { useMemo, useState } from "react";
-import { CheckPanel } from "../../shared/check/CheckPanel";
 import { useCheck } from "../../shared/api/plan";
 import { CHECKS, checkSentence } from "./checkWords";
 import type { PlanView } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
 import { formatMoney } from "../../shared/format/numbers";
-import { type Drawing, PlanGrid } from "../../shared/grid/PlanGrid";
-import { FindBar } from "../../shared/grid/FindBar";
-import { sieveOf } from "../../shared/grid/filters";
+import { type PlanDrawing, PlanGrid } from "../../shared/planGrid/PlanGrid";
+import { FindBar } from "../../shared/planGrid/FindBar";
+import { sieveOf } from "../../shared/planGrid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { Choice } from "../../shared/ui/Choice";
 import { PlanQuality } from "../../shared/ui/PlanQuality";
-import { StageRow } from "../../shared/ui/StageRow";
+import type { Command } from "../../shared/stage/commands";
+import { Stage } from "../../shared/stage/Stage";
+import { StageMenu } from "../../shared/stage/StageMenu";
+import { useOddsCommand } from "../../shared/planGrid/useOddsCommand";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { useLiveSpans } from "../../shared/api/live";
-import { RowSheet } from "../../shared/sheet/RowSheet";
 import { useSheetStore } from "../../shared/sheet/sheetStore";
 import { ToolButton } from "../../shared/ui/ToolButton";
-import { CalendarsDialog } from "./CalendarsDialog";
 import { isShown, useColumnChoice } from "./columnChoice";
 import { ColumnMenu } from "./ColumnMenu";
 import { LinkLines } from "./LinkLines";
 import { planColumns } from "./planColumns";
-import { PlanMenu } from "./PlanMenu";
-import { SettingsPanel } from "./SettingsPanel";
 import { RAISED } from "../../shared/timeline/TimelineRow";
 import { useSimulated, useTimeline, ZOOMS } from "../../shared/timeline/useTimeline";
 import type { Zoom } from "../../shared/charts/timeScale";
+
+const RowSheet = lazily(() => import("../../shared/sheet/RowSheet"), "RowSheet");
+const CheckPanel = lazily(() => import("../../shared/check/CheckPanel"), "CheckPanel");
+const SettingsPanel = lazily(() => import("./SettingsPanel"), "SettingsPanel");
+const CalendarsDialog = lazily(() => import("./CalendarsDialog"), "CalendarsDialog");
+const FILES = [
+  { value: "file", label: "Project file, everything in it" },
+  { value: "schedule.xlsx", label: "Spreadsheet (XLSX)" },
+  { value: "schedule.csv", label: "Table of text (CSV)" },
+] as const;
 
 type Panel = "settings" | "calendars" | undefined;
 
@@ -40,6 +49,7 @@ export function PlanStage() {
   const selected = useGridStore((state) => viewOf(state, plan.project.id).active?.row);
   const search = useGridStore((state) => viewOf(state, plan.project.id).search);
   const sieve = useMemo(() => sieveOf(plan, search), [plan, search]);
+  const navigate = useNavigate();
   const choice = useColumnChoice();
   const [address, setAddress] = useSearchParams();
   const [other, setOther] = useState<Panel>();
@@ -65,7 +75,7 @@ export function PlanStage() {
     [columns, choice.kept],
   );
   const timeline = useTimeline(plan, live.spans, simulated, zoom);
-  const drawing: Drawing = {
+  const drawing: PlanDrawing = {
     ...timeline.drawing,
     over: (tops, width) => (
       <LinkLines
@@ -78,53 +88,83 @@ export function PlanStage() {
     ),
   };
 
+  const commands: Command[] = [
+    ...useOddsCommand(plan.project.id),
+    { id: "settings", label: "Settings of the project…", run: () => open("settings") },
+    { id: "calendars", label: "Calendars…", run: () => open("calendars") },
+    {
+      id: "update",
+      label: "Update from a newer file…",
+      run: () => void navigate(`/projects/${plan.project.id}/update`),
+    },
+    ...FILES.map(({ value, label }) => ({
+      id: value,
+      label,
+      href: `/api/projects/${plan.project.id}/${value}`,
+    })),
+  ];
+
   return (
-    <Box height="100%" display="flex" flexDirection="column">
-      <StageRow>
-        <Box whiteSpace="nowrap">
-          Planned to finish on <b>{formatDay(plan.finish)}</b>
-          {plan.plannedCost !== 0 && (
-            <>
-              {" "}
-              for <b>{formatMoney(plan.plannedCost, plan.project.currency)}</b>
-            </>
-          )}
-          .
-        </Box>
-        <PlanQuality plan={plan} />
-        {live.spans && !live.current && (
-          <Box color="softInk" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" role="status">
-            Mist of before the last edit
+    <Stage
+      name="Plan"
+      commands={[
+        ...commands,
+        { id: "check", label: "Plan check", run: () => void setAddress({ check: "" }) },
+        { id: "sheet", label: "Sheet of the row", keys: "Alt Enter", run: openSheet },
+      ]}
+      sentence={
+        <>
+          <Box whiteSpace="nowrap">
+            Planned to finish on <b>{formatDay(plan.finish)}</b>
+            {plan.plannedCost !== 0 && (
+              <>
+                {" "}
+                for <b>{formatMoney(plan.plannedCost, plan.project.currency)}</b>
+              </>
+            )}
+            .
           </Box>
-        )}
-        <Box flex="1" />
-        <FindBar project={plan.project.id} />
-        <Choice label="Zoom" choices={ZOOMS} value={zoom} onChange={setZoom} />
-        <Flex gap="0">
-          <ToolButton label="Sheet of the row" hint="Sheet of the row (Alt Enter)" onClick={openSheet}>
-            <PanelRight size={16} />
-          </ToolButton>
-          <ColumnMenu columns={columns} choice={choice} />
-          <PlanMenu plan={plan} onSettings={() => open("settings")} onCalendars={() => open("calendars")} />
-        </Flex>
-      </StageRow>
-      <Flex flex="1" minHeight="0">
-        <Box flex="1" minW="0">
-          <PlanGrid
-            plan={plan}
-            label="Plan"
-            columns={shown}
-            drawing={drawing}
-            sieve={sieve}
-            onSheet={openSheet}
-          />
-        </Box>
-        {panel === "check" && <PlanCheck plan={plan} onClose={() => setPanel(undefined)} />}
-        {panel === "settings" && <SettingsPanel plan={plan} onClose={() => setPanel(undefined)} />}
-        {panel === undefined && <RowSheet plan={plan} />}
-      </Flex>
-      {panel === "calendars" && <CalendarsDialog plan={plan} onClose={() => setPanel(undefined)} />}
-    </Box>
+          <PlanQuality plan={plan} />
+          {live.spans && !live.current && (
+            <Box color="softInk" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" role="status">
+              Mist of before the last edit
+            </Box>
+          )}
+        </>
+      }
+      tools={
+        <>
+          <FindBar project={plan.project.id} />
+          <Choice label="Zoom" choices={ZOOMS} value={zoom} onChange={setZoom} />
+          <Flex gap="0">
+            <ToolButton label="Sheet of the row" hint="Sheet of the row (Alt Enter)" onClick={openSheet}>
+              <PanelRight size={16} />
+            </ToolButton>
+            <ColumnMenu columns={columns} choice={choice} />
+            <StageMenu label="More for the plan" commands={commands} filesTitle="Take out as" />
+          </Flex>
+        </>
+      }
+      beside={
+        panel === "check" ? (
+          <PlanCheck plan={plan} onClose={() => setPanel(undefined)} />
+        ) : panel === "settings" ? (
+          <SettingsPanel plan={plan} onClose={() => setPanel(undefined)} />
+        ) : (
+          panel === undefined && sheet.open && <RowSheet plan={plan} />
+        )
+      }
+      over={panel === "calendars" && <CalendarsDialog plan={plan} onClose={() => setPanel(undefined)} />}
+    >
+      <PlanGrid
+        plan={plan}
+        label="Plan"
+        columns={shown}
+        drawing={drawing}
+        sieve={sieve}
+        onSheet={openSheet}
+      />
+    </Stage>
   );
 }
 

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
-import type { PlanView } from "../../shared/api/client";
-import { type Settings, useEdits } from "../../shared/api/edits";
+import type { PlanView, SettingsWords } from "../../shared/api/client";
+import { useSettingsEdit } from "../../shared/api/settingsEdits";
 import { DAY_EXAMPLE, formatDay, typedDay } from "../../shared/format/dates";
 import { formatMoney, numberExample, parseMoney, parseNumber } from "../../shared/format/numbers";
 import { handedIn } from "../../shared/sheet/useHandIn";
@@ -15,9 +15,9 @@ const LAGS = [
 
 /** What is true of the project as a whole. */
 export function SettingsPanel({ plan, onClose }: { plan: PlanView; onClose: () => void }) {
-  const edits = useEdits(plan.project.id);
+  const edit = useSettingsEdit(plan.project.id);
   const { project } = plan;
-  const change = (fields: Settings) => handedIn(() => edits.settings(fields));
+  const change = (fields: SettingsWords) => handedIn(() => edit(fields));
   const date = (
     label: string,
     hint: string,

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Column } from "../../shared/grid/columns";
+import type { PlanColumn } from "../../shared/planGrid/columns";
 
 const KEY = "tychon.plan.columns";
 
@@ -13,7 +13,7 @@ function read(): Kept {
   }
 }
 
-export const isShown = (kept: Kept, column: Column) => kept[column.id] ?? !column.spare;
+export const isShown = (kept: Kept, column: PlanColumn) => kept[column.id] ?? !column.spare;
 
 /** Which columns this person wants to see; kept in their browser. */
 export function useColumnChoice() {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { PlanView } from "../../shared/api/client";
-import type { Row } from "../../shared/grid/rows";
+import type { Row } from "../../shared/planGrid/rows";
 import { planColumns } from "./planColumns";
 import { extent, timeScale, ticks, wantedWidth } from "../../shared/charts/timeScale";
 

@@ -1,7 +1,8 @@
+import type { Completion } from "../../shared/grid/types";
 import { formatDay, formatShortDay } from "../../shared/format/dates";
 import { formatDays } from "../../shared/format/numbers";
-import { codeColumn, type Column, type Completion, daysColumn, nameColumn } from "../../shared/grid/columns";
-import type { Row } from "../../shared/grid/rows";
+import { codeColumn, type PlanColumn, daysColumn, nameColumn } from "../../shared/planGrid/columns";
+import type { Row } from "../../shared/planGrid/rows";
 import { drivesColumn } from "../../shared/timeline/drivesColumn";
 import type { ActivityView, PlanView, Span } from "../../shared/api/client";
 import { spareColumns } from "./spareColumns";
@@ -31,7 +32,7 @@ function completions(plan: PlanView, text: string): Completion[] {
     : found.map((one) => ({ value: one.id, label: one.name }));
 }
 
-export function planColumns(plan: PlanView, simulated: ReadonlyMap<string, Span> = new Map()): Column[] {
+export function planColumns(plan: PlanView, simulated: ReadonlyMap<string, Span> = new Map()): PlanColumn[] {
   const after = predecessors(plan);
   return [
     codeColumn,
@@ -40,6 +41,7 @@ export function planColumns(plan: PlanView, simulated: ReadonlyMap<string, Span>
     {
       id: "after",
       title: "After",
+      word: "predecessor",
       hint: "Predecessors: A10; A20FS+3d; A30SS−1d. Finish-start where nothing else is said.",
       width: 104,
       text: (row) => after.get(row.id) ?? "",
@@ -77,6 +79,7 @@ export function planColumns(plan: PlanView, simulated: ReadonlyMap<string, Span>
     {
       id: "float",
       title: "Float",
+      word: "total float",
       hint: "Working days, to the half, the activity may slip before the planned finish of the project moves",
       width: 50,
       align: "right",

@@ -1,11 +1,11 @@
 import type { ActivityView, PlanView } from "../../shared/api/client";
 import { formatDay, typedDay } from "../../shared/format/dates";
 import { formatDays } from "../../shared/format/numbers";
-import { type Column, openedDuration, type Typed, typedDuration } from "../../shared/grid/columns";
+import { type PlanColumn, openedDuration, type TypedRow, typedDuration } from "../../shared/planGrid/columns";
 import { CONSTRAINTS, KINDS, wordOf } from "../../shared/sheet/words";
 
 /** Columns of the plan that are shown where somebody has asked for them. */
-export function spareColumns(plan: PlanView): Column[] {
+export function spareColumns(plan: PlanView): PlanColumn[] {
   const calendars = plan.calendars.map((calendar) => ({ value: calendar.id, label: calendar.name }));
   return [
     {
@@ -23,6 +23,7 @@ export function spareColumns(plan: PlanView): Column[] {
     {
       id: "calendar",
       title: "Calendar",
+      word: "calendar",
       width: 120,
       spare: true,
       text: (row) => (row.kind === "activity" ? wordOf(calendars, row.activity.calendar) : ""),
@@ -59,6 +60,7 @@ export function spareColumns(plan: PlanView): Column[] {
     {
       id: "constraint",
       title: "Date held to",
+      word: "constraint",
       width: 190,
       spare: true,
       text: (row) => {
@@ -69,6 +71,7 @@ export function spareColumns(plan: PlanView): Column[] {
     {
       id: "free",
       title: "Free float",
+      word: "free float",
       hint: "Working days it may slip before any successor moves",
       width: 70,
       align: "right",
@@ -99,8 +102,8 @@ export function spareColumns(plan: PlanView): Column[] {
   ];
 }
 
-function dateColumn(id: "actualStart" | "actualFinish", title: string, hint: string): Column {
-  const typed = (activity: ActivityView, text: string): Typed => {
+function dateColumn(id: "actualStart" | "actualFinish", title: string, hint: string): PlanColumn {
+  const typed = (activity: ActivityView, text: string): TypedRow => {
     const given = typedDay(text);
     if ("refusal" in given) return given;
     return {

@@ -13,9 +13,9 @@ interface Props {
 }
 
 const DONE: Record<Shelf, string> = {
-  OPEN: "is at hand again",
-  ARCHIVED: "is put away",
-  DELETED: "is deleted; for 30 days it can be brought back",
+  open: "is at hand again",
+  archived: "is put away",
+  deleted: "is deleted; for 30 days it can be brought back",
 };
 
 /** What can be done with a project in the list; each has its way back. */
@@ -60,18 +60,18 @@ export function ProjectMenu({ project, shelf, onRename }: Props) {
               Duplicate
             </Menu.Item>
             <Menu.Separator borderColor="line" />
-            {shelf !== "OPEN" && (
-              <Menu.Item value="open" onSelect={() => put("OPEN")}>
+            {shelf !== "open" && (
+              <Menu.Item value="open" onSelect={() => put("open")}>
                 Bring back
               </Menu.Item>
             )}
-            {shelf === "OPEN" && (
-              <Menu.Item value="archive" onSelect={() => put("ARCHIVED")}>
+            {shelf === "open" && (
+              <Menu.Item value="archive" onSelect={() => put("archived")}>
                 Put away
               </Menu.Item>
             )}
-            {shelf !== "DELETED" && (
-              <Menu.Item value="delete" color="risk" onSelect={() => put("DELETED")}>
+            {shelf !== "deleted" && (
+              <Menu.Item value="delete" color="risk" onSelect={() => put("deleted")}>
                 Delete
               </Menu.Item>
             )}

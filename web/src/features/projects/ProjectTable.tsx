@@ -2,7 +2,8 @@ import { Box, chakra, Input, Table } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { ProjectSummary, ProjectView } from "../../shared/api/client";
-import { refusalOf, useEdits } from "../../shared/api/edits";
+import { refusalOf } from "../../shared/api/edits";
+import { useSettingsEdit } from "../../shared/api/settingsEdits";
 import { PROJECTS_KEY, type Shelf } from "../../shared/api/projects";
 import { queryClient } from "../../shared/api/queryClient";
 import { formatDay, formatMoment } from "../../shared/format/dates";
@@ -60,11 +61,11 @@ export function ProjectTable({ projects, shelf }: { projects: ProjectSummary[]; 
 }
 
 function Renaming({ project, onDone }: { project: ProjectView; onDone: () => void }) {
-  const edits = useEdits(project.id);
+  const edit = useSettingsEdit(project.id);
   const [name, setName] = useState(project.name);
   const [refusal, setRefusal] = useState<string>();
   const rename = () =>
-    edits.settings({ name }).then(
+    edit({ name }).then(
       () => {
         void queryClient.invalidateQueries({ queryKey: PROJECTS_KEY });
         onDone();

@@ -13,19 +13,19 @@ import { ScheduleImport } from "./ScheduleImport";
 
 const FileInput = chakra("input");
 const SHELVES: { value: Shelf; label: string }[] = [
-  { value: "OPEN", label: "At hand" },
-  { value: "ARCHIVED", label: "Put away" },
-  { value: "DELETED", label: "Deleted" },
+  { value: "open", label: "At hand" },
+  { value: "archived", label: "Put away" },
+  { value: "deleted", label: "Deleted" },
 ];
 const EMPTY: Record<Shelf, string> = {
-  OPEN: "There is no project yet. Bring in a project file, whose name ends in .tychon.json, or a schedule that a planner's tool has exported as XLSX or CSV; or paste a table here.",
-  ARCHIVED: "Nothing is put away.",
-  DELETED: "Nothing was deleted in the last 30 days.",
+  open: "There is no project yet. Bring in a project file, whose name ends in .tychon.json, or a schedule that a planner's tool has exported as XLSX or CSV; or paste a table here.",
+  archived: "Nothing is put away.",
+  deleted: "Nothing was deleted in the last 30 days.",
 };
 
 /** All projects, and the ways to begin one: from a file, from a pasted table, blank, or from an example. */
 export function ProjectsPage() {
-  const [shelf, setShelf] = useState<Shelf>("OPEN");
+  const [shelf, setShelf] = useState<Shelf>("open");
   const projects = useProjects(shelf);
   const bringIn = useBringIn();
   const navigate = useNavigate();
@@ -41,6 +41,7 @@ export function ProjectsPage() {
 
   return (
     <Box
+      as="main"
       maxW="980px"
       mx="auto"
       px="6"

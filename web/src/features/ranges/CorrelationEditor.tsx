@@ -1,7 +1,8 @@
 import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { CorrelationView, MatrixLook, PlanView } from "../../shared/api/client";
-import { refusalOf, useEdits } from "../../shared/api/edits";
+import { refusalOf } from "../../shared/api/edits";
+import { useRangeEdits } from "./rangeEdits";
 import { correlationWords, lookAtCorrelation } from "../../shared/api/ranges";
 import { editedNumber, parseNumber } from "../../shared/format/numbers";
 import { Choice } from "../../shared/ui/Choice";
@@ -26,7 +27,7 @@ interface Props {
 
 /** One correlation: its members, its coefficients and what they mean. */
 export function CorrelationEditor({ plan, kept, onKept }: Props) {
-  const edits = useEdits(plan.project.id);
+  const edits = useRangeEdits(plan.project.id);
   const [draft, setDraft] = useState(kept);
   const [pair, setPair] = useState<[number, number]>([1, 0]);
   const [look, setLook] = useState<MatrixLook>();
@@ -49,7 +50,7 @@ export function CorrelationEditor({ plan, kept, onKept }: Props) {
   const send = () =>
     attempt(async () => {
       const result = await edits.correlation(correlationWords(draft));
-      onKept(draft.id || (result.correlations?.at(-1)?.id ?? ""));
+      onKept(draft.id || (result.parts.correlations?.at(-1)?.id ?? ""));
     });
   /** What cannot hold together is shown first, with the nearest that can; nothing is changed in silence. */
   const keep = () =>
@@ -87,7 +88,7 @@ export function CorrelationEditor({ plan, kept, onKept }: Props) {
       <Flex gap="6" align="flex-start" wrap="wrap">
         <Box flex="1" minW="300px">
           {matrix ? (
-            <MatrixGrid draft={draft} pair={pair} onPair={setPair} onChange={change} />
+            <MatrixGrid draft={draft} onPair={setPair} onChange={change} />
           ) : (
             <Box maxW="300px">
               <TextField

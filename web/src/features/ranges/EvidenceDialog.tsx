@@ -1,7 +1,8 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { EvidenceLook, PlanView } from "../../shared/api/client";
-import { refusalOf, useEdits } from "../../shared/api/edits";
+import { refusalOf } from "../../shared/api/edits";
+import { useRangeEdits } from "./rangeEdits";
 import { lookAtEvidence } from "../../shared/api/ranges";
 import { formatWhole } from "../../shared/format/numbers";
 import { WideDialog } from "../../shared/ui/WideDialog";
@@ -102,7 +103,7 @@ function problemsOf(look: EvidenceLook): string {
 
 /** Past work that stays with the project as the reason of ranges. */
 function Attached({ plan }: { plan: PlanView }) {
-  const edits = useEdits(plan.project.id);
+  const edits = useRangeEdits(plan.project.id);
   if (plan.evidence.length === 0) return null;
   const userOf = (id: string) => {
     const grade = plan.grades.find((one) => one.id === id);

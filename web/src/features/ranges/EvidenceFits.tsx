@@ -1,7 +1,8 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
-import type { EvidenceLook, PlanView } from "../../shared/api/client";
-import { refusalOf, useEdits } from "../../shared/api/edits";
+import type { EvidenceLook, FitWords, PlanView } from "../../shared/api/client";
+import { refusalOf } from "../../shared/api/edits";
+import { useRangeEdits } from "./rangeEdits";
 import { formatOne, formatSigned } from "../../shared/format/numbers";
 import { shapeLabel } from "../../shared/range/estimates";
 import { notify } from "../../shared/ui/notify";
@@ -23,17 +24,17 @@ interface Props {
 
 /** The shapes that fit past work, ranked; one is given to rows, or kept as a grade. */
 export function EvidenceFits({ plan, look, rows, onAgain, onDone }: Props) {
-  const edits = useEdits(plan.project.id);
+  const edits = useRangeEdits(plan.project.id);
   const [chosen, setChosen] = useState(0);
   const [name, setName] = useState("Past work");
   const [grade, setGrade] = useState({ name: "", mark: "" });
   const [refusal, setRefusal] = useState<string>();
   const fit = look.fits[chosen] ?? look.fits[0];
   if (!fit) return null;
-  const use = async (how: object, said: string) => {
+  const use = async (how: Partial<FitWords>, said: string) => {
     setRefusal(undefined);
     try {
-      await edits.evidence({
+      await edits.fit({
         evidence: { id: "", name, observations: look.observations },
         estimate: fit.words,
         ...how,

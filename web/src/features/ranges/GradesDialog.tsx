@@ -1,7 +1,8 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import { ApiError, type PlanView } from "../../shared/api/client";
-import { refusalOf, useEdits } from "../../shared/api/edits";
+import { refusalOf } from "../../shared/api/edits";
+import { useRangeEdits } from "./rangeEdits";
 import { starterGrades } from "../../shared/api/ranges";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { GradeRow } from "./GradeRow";
@@ -12,7 +13,7 @@ const Input = chakra("input");
 
 /** The project's table of grades, from narrow to wide: changed here, kept when one says so. */
 export function GradesDialog({ plan, onClose }: { plan: PlanView; onClose: () => void }) {
-  const edits = useEdits(plan.project.id);
+  const edits = useRangeEdits(plan.project.id);
   const [grades, setGrades] = useState<GradeDraft[]>(() => plan.grades.map(draftOf));
   const [refusal, setRefusal] = useState<string>();
   const change = (at: number, next: GradeDraft) =>

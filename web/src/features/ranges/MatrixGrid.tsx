@@ -1,89 +1,93 @@
-import { editedNumber } from "../../shared/format/numbers";
-import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
+import { Box } from "@chakra-ui/react";
+import { useEffect, useMemo } from "react";
 import type { CorrelationView } from "../../shared/api/client";
+import { editedNumber } from "../../shared/format/numbers";
+import { Grid } from "../../shared/grid/Grid";
+import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
+import { ROW_HEIGHT } from "../../shared/grid/GridLine";
+import { useGridStore, viewOf } from "../../shared/grid/gridStore";
+import type { Column, GridRow } from "../../shared/grid/types";
+import { useGridEditing } from "../../shared/grid/useGridEditing";
 import { withBlock } from "./correlations";
 
-const Input = chakra("input");
-const Table = chakra("table");
+const STATE = "coefficients";
+const MOST_IN_VIEW = 12;
 
 interface Props {
   draft: CorrelationView;
-  pair: [number, number];
   onPair: (pair: [number, number]) => void;
   onChange: (next: CorrelationView | { refusal: string }) => void;
 }
 
+type Row = GridRow & { at: number; values: readonly number[] };
+type Put = { id: string; at: number; column: number; text: string };
+
 /** The lower triangle of coefficients: typed cell by cell, or pasted as a block from any cell on. */
-export function MatrixGrid({ draft, pair, onPair, onChange }: Props) {
-  const [typed, setTyped] = useState<{ at: string; text: string }>();
-  const handIn = (row: number, column: number) => {
-    if (!typed) return;
-    setTyped(undefined);
-    onChange(withBlock(draft, row, column, typed.text));
-  };
+export function MatrixGrid({ draft, onPair, onChange }: Props) {
+  const { members, matrix } = draft;
+  const rows = useMemo<Row[]>(
+    () => matrix.map((values, at) => ({ id: members[at] ?? "", depth: 0, at, values })),
+    [matrix, members],
+  );
+  const columns = useMemo<Column<Row, Put>[]>(
+    () => [
+      { id: "member", title: "", width: 110, kept: true, gives: true, soft: true, text: (row) => row.id },
+      ...members.map((member, column) => ({
+        id: member,
+        title: member,
+        width: 62,
+        kept: true,
+        align: "right" as const,
+        text: (row: Row) => (column > row.at ? "" : editedNumber(row.values[column] ?? 0)),
+        cell: (row: Row) =>
+          // The diagonal is 1, and what stands above it is the same once more.
+          column >= row.at
+            ? undefined
+            : {
+                start: editedNumber(row.values[column] ?? 0),
+                typed: (text: string) => {
+                  const put = withBlock(draft, row.at, column, text);
+                  return "refusal" in put
+                    ? put
+                    : { edit: { id: row.id, at: row.at, column, text }, after: row };
+                },
+              },
+      })),
+    ],
+    [members, draft],
+  );
+  const editing = useGridEditing<Row, Put>(async (puts) => {
+    let next: CorrelationView = draft;
+    for (const { at, column, text } of puts) {
+      const put = withBlock(next, at, column, text);
+      if ("refusal" in put) return onChange(put);
+      next = put;
+    }
+    onChange(next);
+  });
+  const active = useGridStore((state) => viewOf(state, STATE).active);
+  const row = members.indexOf(active?.row ?? "");
+  const column = members.indexOf(active?.column ?? "");
+  useEffect(() => {
+    if (column >= 0 && row > column) onPair([row, column]);
+  }, [row, column, onPair]);
   return (
-    <Box overflow="auto" maxH="44vh">
-      <Table aria-label="Coefficients" fontVariantNumeric="tabular-nums">
-        <tbody>
-          {draft.matrix.map((values, row) => (
-            <tr key={draft.members[row]}>
-              <Box as="th" textAlign="left" pr="3" color="softInk" fontWeight="500" whiteSpace="nowrap">
-                {draft.members[row]}
-              </Box>
-              {values.map((value, column) => {
-                const at = `${row} ${column}`;
-                if (row === column)
-                  return (
-                    <Box as="td" key={at} textAlign="center" color="softInk" width="58px">
-                      1
-                    </Box>
-                  );
-                return (
-                  <td key={at}>
-                    <Input
-                      width="58px"
-                      px="1.5"
-                      py="0.5"
-                      textAlign="right"
-                      bg={pair[0] === row && pair[1] === column ? "actionTint" : "ground"}
-                      borderWidth="1px"
-                      borderColor="line"
-                      aria-label={`${draft.members[row]} with ${draft.members[column]}`}
-                      value={typed?.at === at ? typed.text : editedNumber(value)}
-                      onFocus={(event) => {
-                        onPair([row, column]);
-                        event.target.select();
-                      }}
-                      onChange={(event) => setTyped({ at, text: event.target.value })}
-                      onBlur={() => handIn(row, column)}
-                      onKeyDown={(event) => event.key === "Enter" && handIn(row, column)}
-                      onPaste={(event) => {
-                        const text = event.clipboardData.getData("text/plain");
-                        if (!/[\t\n]/.test(text)) return;
-                        event.preventDefault();
-                        onChange(withBlock(draft, row, column, text));
-                      }}
-                    />
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-        <tfoot>
-          <tr>
-            <td />
-            {draft.members.slice(0, -1).map((member) => (
-              <Box as="td" key={member} textAlign="center" color="softInk" pt="1">
-                {member}
-              </Box>
-            ))}
-          </tr>
-        </tfoot>
-      </Table>
+    <Box>
+      <Box height={`${HEADER_HEIGHT + ROW_HEIGHT * Math.min(MOST_IN_VIEW, rows.length) + 14}px`}>
+        <Grid
+          state={STATE}
+          label="Coefficients"
+          rows={rows}
+          columns={columns}
+          editing={editing}
+          onPaste={(text, at) => {
+            const to = members.indexOf(at.column?.id ?? "");
+            if (at.row && to >= 0) onChange(withBlock(draft, at.row.at, to, text));
+          }}
+        />
+      </Box>
       <Box color="softInk" fontSize="12.5px" mt="1">
-        Paste a block of any size from a spreadsheet into its first cell.
+        Type over a coefficient, or paste a block of any size from a spreadsheet into its first cell.
       </Box>
     </Box>
   );

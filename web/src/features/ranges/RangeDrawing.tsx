@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { RangeView } from "../../shared/api/client";
 import { formatAmount, formatChance, formatDays } from "../../shared/format/numbers";
-import { ROW_HEIGHT } from "../../shared/grid/GridRow";
-import type { Row } from "../../shared/grid/rows";
+import { ROW_HEIGHT } from "../../shared/grid/GridLine";
+import type { Row } from "../../shared/planGrid/rows";
 import { rangedOf } from "./rangeColumns";
 import { percentScale, ticks } from "./percentScale";
 

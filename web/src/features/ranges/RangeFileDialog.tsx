@@ -1,7 +1,8 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { PlanView, RangePreview } from "../../shared/api/client";
-import { refusalOf, useEdits } from "../../shared/api/edits";
+import { refusalOf } from "../../shared/api/edits";
+import { useRangeEdits } from "./rangeEdits";
 import { previewRanges } from "../../shared/api/ranges";
 import { formatWhole } from "../../shared/format/numbers";
 import { Problems } from "../../shared/schedule/Problems";
@@ -14,7 +15,7 @@ const SHOWN = 200;
 
 /** Ranges out of a table: shown row by row, then taken over as one edit. */
 export function RangeFileDialog({ plan, onClose }: { plan: PlanView; onClose: () => void }) {
-  const edits = useEdits(plan.project.id);
+  const edits = useRangeEdits(plan.project.id);
   const [file, setFile] = useState<File>();
   const [preview, setPreview] = useState<RangePreview>();
   const [refusal, setRefusal] = useState<string>();
@@ -32,7 +33,7 @@ export function RangeFileDialog({ plan, onClose }: { plan: PlanView; onClose: ()
   const takeOver = async () => {
     if (!file || !preview) return;
     try {
-      await edits.rangeTable(file);
+      await edits.table(file);
       notify(`${formatWhole(preview.rows.length)} ranges are taken over. Ctrl Z takes them back.`);
       onClose();
     } catch (error) {

@@ -1,11 +1,11 @@
 import { Box } from "@chakra-ui/react";
 import type { BranchView, GradeView } from "../../shared/api/client";
-import type { CellEdit, Column, Typed } from "../../shared/grid/columns";
-import type { Row } from "../../shared/grid/rows";
+import type { CellEdit, PlanColumn, TypedRow } from "../../shared/planGrid/columns";
+import type { Row } from "../../shared/planGrid/rows";
 import { canBeUncertain, inherited, originOf, type Ranged, stepped } from "../../shared/range/estimates";
 
 /** The grade of each row: its own in ink, what it inherits paler; + and − step it, Delete takes it back. */
-export function gradeColumn(grades: readonly GradeView[]): Column {
+export function gradeColumn(grades: readonly GradeView[]): PlanColumn {
   const name = (id?: string) => grades.find((grade) => grade.id === id)?.name ?? "";
   const choicesOf = (above?: string) => [
     { value: "", label: above ? `as above: ${name(above)}` : "none" },
@@ -18,7 +18,7 @@ export function gradeColumn(grades: readonly GradeView[]): Column {
       [grade.id, grade.name, grade.mark].some((one) => one.toLowerCase() === word),
     );
   };
-  const graded = <T extends Ranged | BranchView>(one: T, grade: string | null): Typed<T> =>
+  const graded = <T extends Ranged | BranchView>(one: T, grade: string | null): TypedRow<T> =>
     "range" in one
       ? {
           edit: { id: one.id, grade, estimate: null },
@@ -38,7 +38,7 @@ export function gradeColumn(grades: readonly GradeView[]): Column {
           refusal: names ? `A grade is one of ${names}, not “${text}”.` : "The project has no grades yet.",
         };
       },
-      cleared: (one) => ("range" in one ? (inherited(one) as Typed<T>) : graded(one, null)),
+      cleared: (one) => ("range" in one ? (inherited(one) as TypedRow<T>) : graded(one, null)),
       step: (one, by) => {
         const next = stepped(grades, one.grade ?? one.inherited, by);
         return next && graded(one, next.id);
@@ -53,6 +53,7 @@ export function gradeColumn(grades: readonly GradeView[]): Column {
   return {
     id: "grade",
     title: "Grade",
+    word: "grade",
     hint: "A named level of spread. On a branch it holds for everything beneath that has none of its own. + and − step it, Delete takes it back to what is inherited.",
     width: 92,
     text,

@@ -1,4 +1,4 @@
-import type { EstimateWords, GradeView, PlanView } from "../../shared/api/client";
+import type { EstimateWords, GradeView, GradeWords, PlanView } from "../../shared/api/client";
 import { begunShape } from "../../shared/range/shapes";
 
 /** A grade while the table is being changed. */
@@ -18,8 +18,12 @@ export const draftOf = ({ id, name, mark, note, shape }: GradeView): GradeDraft 
   shape,
 });
 
-/** A grade in the words of the project file. */
-export const gradeWords = ({ shape, ...grade }: GradeDraft) => ({ ...grade, ...shape, basis: undefined });
+/** A grade in the words of the project file, which counts in factors and says no basis. */
+export function gradeWords({ shape, ...grade }: GradeDraft): GradeWords {
+  const words: GradeWords & { basis?: string } = { ...grade, ...shape };
+  delete words.basis;
+  return words;
+}
 
 export function newGrade(taken: readonly GradeDraft[]): GradeDraft {
   let number = taken.length + 1;

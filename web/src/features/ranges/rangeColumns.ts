@@ -1,7 +1,13 @@
 import type { GradeView } from "../../shared/api/client";
 import { editedNumber, formatAmount, formatDays, formatOne } from "../../shared/format/numbers";
-import { type CellEdit, codeColumn, type Column, daysColumn, nameColumn } from "../../shared/grid/columns";
-import type { Row } from "../../shared/grid/rows";
+import {
+  type CellEdit,
+  codeColumn,
+  type PlanColumn,
+  daysColumn,
+  nameColumn,
+} from "../../shared/planGrid/columns";
+import type { Row } from "../../shared/planGrid/rows";
 import {
   canBeUncertain,
   canType,
@@ -24,7 +30,7 @@ export function rangedOf(row: Row): Ranged | undefined {
   return row.kind === "activity" && canBeUncertain(row.activity) ? row.activity : undefined;
 }
 
-function pointColumn(point: Point, title: string, hint: string, scale: Scale): Column {
+function pointColumn(point: Point, title: string, hint: string, scale: Scale): PlanColumn {
   function editOf<T extends Ranged>(): CellEdit<T> {
     return {
       start: (one) => {
@@ -41,6 +47,7 @@ function pointColumn(point: Point, title: string, hint: string, scale: Scale): C
   return {
     id: point,
     title: scale === "percent" ? `${title} %` : title,
+    word: point === "likely" ? "likely" : "low",
     hint,
     width: 60,
     align: "right",
@@ -59,10 +66,11 @@ function shown(row: Row, one: Ranged, value: number, scale: Scale, format = form
   return row.kind === "cost" ? formatAmount(value) : format(value);
 }
 
-function figureColumn(id: "mean" | "sd", title: string, hint: string, scale: Scale): Column {
+function figureColumn(id: "mean" | "sd", title: string, hint: string, scale: Scale): PlanColumn {
   return {
     id,
     title: scale === "percent" ? `${title} %` : title,
+    word: id,
     hint,
     width: id === "mean" ? 58 : 52,
     align: "right",
@@ -73,7 +81,7 @@ function figureColumn(id: "mean" | "sd", title: string, hint: string, scale: Sca
   };
 }
 
-function shapeColumn(scale: Scale): Column {
+function shapeColumn(scale: Scale): PlanColumn {
   function editOf<T extends Ranged>(): CellEdit<T> {
     return {
       start: (one) => (canBeUncertain(one) ? one.range.shape : undefined),
@@ -88,6 +96,7 @@ function shapeColumn(scale: Scale): Column {
   return {
     id: "shape",
     title: "Shape",
+    word: "shape",
     hint: "How the chance is spread between the ends; the sheet has more shapes",
     width: 84,
     text: (row) => {
@@ -99,14 +108,14 @@ function shapeColumn(scale: Scale): Column {
   };
 }
 
-const plannedColumn: Column = {
+const plannedColumn: PlanColumn = {
   ...daysColumn,
   title: "Planned",
   width: 62,
   text: (row) => (row.kind === "cost" ? formatAmount(row.cost.amount) : daysColumn.text(row)),
 };
 
-export function rangeColumns(grades: readonly GradeView[], scale: Scale): Column[] {
+export function rangeColumns(grades: readonly GradeView[], scale: Scale): PlanColumn[] {
   return [
     codeColumn,
     nameColumn(220),

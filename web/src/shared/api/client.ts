@@ -1,5 +1,6 @@
+import createClient, { type Middleware } from "openapi-fetch";
 import { person } from "./person";
-import type { components } from "./schema";
+import type { components, paths } from "./schema";
 
 type Schemas = components["schemas"];
 export type ProjectView = Schemas["ProjectView"];
@@ -9,14 +10,16 @@ export type BranchView = Schemas["BranchView"];
 export type CalendarView = Schemas["CalendarView"];
 export type RangeView = Schemas["RangeView"];
 /** What is to change in a row; null takes away what can be absent. */
-export type RowEdit = {
-  [K in keyof Schemas["RowEdit"]]?: Schemas["RowEdit"][K] | null;
-} & { id: string };
+export type RowEdit = OrTaken<Schemas["RowEdit"]> & { id: string };
+/** What is to change of the project itself; null takes away what can be absent. */
+export type SettingsWords = OrTaken<Schemas["SettingsWords"]>;
+export type GradeWords = Schemas["GradeWords"];
+export type CorrelationWords = Schemas["CorrelationWords"];
+export type FitWords = Schemas["FitWords"];
 export type EstimateWords = Schemas["EstimateWords"];
 export type GradeView = Schemas["GradeView"];
 export type CostView = Schemas["CostView"];
 export type CorrelationView = Schemas["CorrelationView"];
-export type EvidenceView = Schemas["EvidenceView"];
 export type EvidenceLook = Schemas["EvidenceLook"];
 export type FitView = Schemas["FitView"];
 export type RangeLook = Schemas["RangeLook"];
@@ -27,28 +30,21 @@ export type CorrelationEffect = Schemas["CorrelationEffect"];
 export type Outlook = Schemas["Outlook"];
 export type LiveView = Schemas["LiveView"];
 export type FinishHeading = Schemas["HeadingLocalDateTime"];
-export type CostHeading = Schemas["HeadingDouble"];
 export type EditResult = Schemas["EditResult"];
 export type BranchEdit = Schemas["BranchEdit"];
 export type RowMove = Schemas["RowMove"];
-export type EditView = Schemas["EditView"];
 export type Undoing = Schemas["Undoing"];
-export type ActivitySheet = Schemas["ActivitySheet"];
 export type Neighbour = Schemas["Neighbour"];
 export type CheckView = Schemas["CheckView"];
 export type FindingView = Schemas["FindingView"];
 export type CalendarWords = Schemas["CalendarWords"];
 export type ExceptionWords = Schemas["ExceptionWords"];
-export type CalendarLook = Schemas["CalendarLook"];
 export type ProjectSummary = Schemas["ProjectSummary"];
 export type NewProject = Schemas["NewProject"];
-export type Example = Schemas["Example"];
 export type LinkView = Schemas["LinkView"];
 export type SchedulePreview = Schemas["SchedulePreview"];
-export type Difference = Schemas["Difference"];
 export type UpdatePreview = Schemas["UpdatePreview"];
 export type UpdateRow = Schemas["UpdateRow"];
-export type CellProblem = Schemas["CellProblem"];
 export type RunView = Schemas["RunView"];
 export type InputChange = Schemas["InputChange"];
 export type RunRequest = Schemas["RunRequest"];
@@ -85,37 +81,19 @@ export class ApiError extends Error {
   }
 }
 
-interface Options {
-  method?: "GET" | "POST" | "PUT" | "PATCH" | "DELETE";
-  /** Sent as JSON; a file is sent as it is. */
-  body?: unknown;
-  /** What a file holds, where it is not JSON. */
-  contentType?: string;
-  ifMatch?: number;
-}
-
-export async function api<T>(path: string, options: Options = {}): Promise<T> {
-  const headers: Record<string, string> = { "Tychon-Person": person() };
-  const asIs = options.body instanceof Blob || options.body instanceof FormData;
-  // A form says itself what it is, with the mark between its parts.
-  if (options.body !== undefined && !(options.body instanceof FormData))
-    headers["Content-Type"] = options.contentType ?? "application/json";
-  if (options.ifMatch !== undefined) headers["If-Match"] = `"${options.ifMatch}"`;
-  let response: Response;
-  try {
-    response = await fetch(`/api${path}`, {
-      method: options.method ?? "GET",
-      headers,
-      body: asIs
-        ? (options.body as BodyInit)
-        : options.body === undefined
-          ? undefined
-          : JSON.stringify(options.body),
-    });
-  } catch {
+const fromServer: Middleware = {
+  onRequest({ request }) {
+    request.headers.set("Tychon-Person", person());
+    return request;
+  },
+  async onResponse({ response }) {
+    if (!response.ok) throw await errorOf(response);
+  },
+  onError({ error, request }) {
+    if (error instanceof ApiError) return error;
     // What was sent may have arrived though no answer came back.
-    const changes = options.method !== undefined && options.method !== "GET";
-    throw new ApiError(
+    const changes = request.method !== "GET";
+    return new ApiError(
       503,
       changes
         ? "The server did not answer, so it is not known whether the change was kept. The plan is read again as soon as the server is back."
@@ -123,10 +101,36 @@ export async function api<T>(path: string, options: Options = {}): Promise<T> {
       [],
       changes,
     );
-  }
-  if (!response.ok) throw await errorOf(response);
-  return (response.status === 204 ? undefined : await response.json()) as T;
+  },
+};
+
+/** The server, by the paths of its document; what it refuses is thrown as an {@link ApiError}. */
+export const http = createClient<paths>({
+  baseUrl: globalThis.location?.origin ?? "http://localhost",
+  querySerializer: { array: { style: "form", explode: false } },
+});
+http.use(fromServer);
+
+/** What the server answered. */
+export async function answer<T>(request: Promise<{ data?: T }>): Promise<T> {
+  return (await request).data as T;
 }
+
+/** A file as the body of a request, as it is. */
+export function asIs(file: Blob, contentType: string) {
+  return { body: file as never, bodySerializer: () => file, headers: { "Content-Type": contentType } };
+}
+
+/** A form with a file as the body of a request; it says itself what it is, with the mark between its parts. */
+export function asForm(file: Blob, more: readonly (readonly [string, string])[] = []) {
+  const form = new FormData();
+  form.append("file", file);
+  for (const [name, value] of more) form.append(name, value);
+  return { body: form as never, bodySerializer: () => form };
+}
+
+/** What JSON says where something is taken away, beside what it is. */
+export type OrTaken<T> = { [K in keyof T]?: T[K] | null };
 
 async function errorOf(response: Response): Promise<ApiError> {
   try {

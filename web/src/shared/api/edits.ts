@@ -1,30 +1,26 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useMemo } from "react";
+import { useCallback } from "react";
 import { notify } from "../ui/notify";
-import {
-  type RowEdit,
-  api,
-  ApiError,
-  type BranchEdit,
-  type EditResult,
-  type EditView,
-  type FindingView,
-  type PlanView,
-  type RowMove,
-  type Undoing,
-} from "./client";
+import { answer, ApiError, type EditResult, http, type PlanView, type Undoing } from "./client";
 import { planKey } from "./plan";
-import type { correlationWords } from "./ranges";
 
 /** The plan was changed meanwhile by somebody else. */
 const CONFLICT = 409;
 
-interface Change {
-  path: string;
-  method: "PATCH" | "POST" | "PUT" | "DELETE";
-  body?: unknown;
+/** How the plan was seen that an edit is about: goes along with its request. */
+export type Seen = {
+  params: { path: { id: string } };
+  headers: Record<string, string>;
+};
+
+/** The request of an edit. */
+export type Send = (seen: Seen) => Promise<{ data?: EditResult }>;
+
+interface Options {
   /** Taking back and doing again look at what they find themselves. */
   anyRevision?: boolean;
+  /** Whether rows were edited, so that those who listen to that are told. */
+  ofRows?: boolean;
 }
 
 /** Told of each edit of rows that was kept: the plan before it, and what it led to. */
@@ -39,31 +35,24 @@ export function onRowsEdited(listener: RowsListener): () => void {
 
 export const undoingKey = (project: string) => ["undoing", project];
 
-/** Fields of the project itself; null takes away what can be absent. */
-export interface Settings {
-  name?: string;
-  currency?: string;
-  start?: string;
-  dataDate?: string | null;
-  calendar?: string;
-  lagCalendar?: string;
-  targetFinish?: string | null;
-  targetCost?: number | null;
-  confidence?: number;
-}
-
-/** The ways to change a plan, one request after the other, each on the plan as the one before left it. */
-export function useEdits(project: string) {
+/**
+ * The way of every edit of a plan: one request after the other, each on the plan as the one before left it. What it has
+ * led to is taken over into the plan as it is known here.
+ */
+export function useEdit(project: string) {
   const client = useQueryClient();
   const { mutateAsync } = useMutation({
     scope: { id: `edit-${project}` },
-    mutationFn: ({ path, method, body, anyRevision }: Change) =>
-      api<EditResult>(`/projects/${project}${path}`, {
-        method,
-        body,
-        ifMatch: anyRevision ? undefined : client.getQueryData<PlanView>(planKey(project))?.project.revision,
-      }),
-    onSuccess: (result, { path }) => {
+    mutationFn: ({ send, anyRevision }: { send: Send } & Options) => {
+      const seen = client.getQueryData<PlanView>(planKey(project))?.project.revision;
+      return answer(
+        send({
+          params: { path: { id: project } },
+          headers: anyRevision || seen === undefined ? {} : { "If-Match": `"${seen}"` },
+        }),
+      );
+    },
+    onSuccess: (result, { ofRows }) => {
       const plan = client.getQueryData<PlanView>(planKey(project));
       const before = plan?.project.revision ?? result.revision;
       client.setQueryData<PlanView>(planKey(project), (plan) => plan && merged(plan, result));
@@ -72,7 +61,7 @@ export function useEdits(project: string) {
       client.setQueryData<Undoing>(undoingKey(project), result.undoing);
       if (result.gone.length > 0)
         notify(`With the rows went ${listed(result.gone)}. Ctrl Z brings all back.`);
-      if (plan && path === "/rows") rowsListeners.forEach((listener) => listener(plan, result));
+      if (plan && ofRows) rowsListeners.forEach((listener) => listener(plan, result));
     },
     onError: (error) => {
       if (error instanceof ApiError && (error.status === CONFLICT || error.unknown)) {
@@ -81,66 +70,36 @@ export function useEdits(project: string) {
       }
     },
   });
-  return useMemo(
-    () => ({
-      rows: (body: RowEdit[]) => mutateAsync({ path: "/rows", method: "PATCH", body }),
-      branches: (body: BranchEdit[]) => mutateAsync({ path: "/branches", method: "PATCH", body }),
-      move: (body: RowMove) => mutateAsync({ path: "/rows/move", method: "POST", body }),
-      /** @param join what came before the rows leads to what came after them */
-      remove: (rows: string[], join = false) =>
-        mutateAsync({ path: "/rows/remove", method: "POST", body: { rows, join } }),
-      settings: (body: Settings) => mutateAsync({ path: "/settings", method: "PATCH", body }),
-      calendar: (body: unknown) => mutateAsync({ path: "/calendars", method: "PUT", body }),
-      removeCalendar: (id: string) =>
-        mutateAsync({ path: `/calendars/${encodeURIComponent(id)}`, method: "DELETE" }),
-      grades: (body: unknown[]) => mutateAsync({ path: "/grades", method: "PUT", body }),
-      correlation: (body: ReturnType<typeof correlationWords>) =>
-        mutateAsync({ path: "/correlations", method: "PUT", body }),
-      removeCorrelation: (id: string) =>
-        mutateAsync({ path: `/correlations/${encodeURIComponent(id)}`, method: "DELETE" }),
-      evidence: (body: unknown) => mutateAsync({ path: "/evidence", method: "POST", body }),
-      removeEvidence: (id: string) =>
-        mutateAsync({ path: `/evidence/${encodeURIComponent(id)}`, method: "DELETE" }),
-      rangeTable: (file: Blob) => {
-        const body = new FormData();
-        body.append("file", file);
-        return mutateAsync({ path: "/ranges/file", method: "POST", body });
-      },
-      fix: (check: string, on: string[]) =>
-        mutateAsync({ path: "/check/fix", method: "POST", body: { check, on } }),
-      /** Findings of a check said to be no fault, or, without a reason, to be one again. */
-      accept: (check: string, findings: readonly Pick<FindingView, "on" | "message">[], reason?: string) =>
-        mutateAsync({
-          path: "/check/accept",
-          method: "POST",
-          body: {
-            check,
-            on: findings.map((one) => one.on),
-            findings: findings.map((one) => one.message),
-            reason,
-          },
-        }),
-      undo: () => mutateAsync({ path: "/undo", method: "POST", anyRevision: true }),
-      redo: () => mutateAsync({ path: "/redo", method: "POST", anyRevision: true }),
-    }),
-    [mutateAsync],
-  );
+  return useCallback((send: Send, options: Options = {}) => mutateAsync({ send, ...options }), [mutateAsync]);
 }
 
-export type Edits = ReturnType<typeof useEdits>;
+/** Takes the last edit back, or does it again. */
+export function useUndo(project: string) {
+  const edit = useEdit(project);
+  return {
+    undo: useCallback(
+      () => edit((seen) => http.POST("/api/projects/{id}/undo", seen), { anyRevision: true }),
+      [edit],
+    ),
+    redo: useCallback(
+      () => edit((seen) => http.POST("/api/projects/{id}/redo", seen), { anyRevision: true }),
+      [edit],
+    ),
+  };
+}
 
 /** What this person could take back and do again now. */
 export function useUndoing(project: string) {
   return useQuery({
     queryKey: undoingKey(project),
-    queryFn: () => api<Undoing>(`/projects/${project}/undoing`),
+    queryFn: () => answer(http.GET("/api/projects/{id}/undoing", { params: { path: { id: project } } })),
   });
 }
 
 export function useHistory(project: string, revision: number) {
   return useQuery({
     queryKey: ["history", project, revision],
-    queryFn: () => api<EditView[]>(`/projects/${project}/edits`),
+    queryFn: () => answer(http.GET("/api/projects/{id}/edits", { params: { path: { id: project } } })),
   });
 }
 
@@ -174,10 +133,6 @@ export function merged(plan: PlanView, result: EditResult): PlanView {
       .concat(Object.values(result.predecessors).flat()),
     branches: result.branches,
     activities,
-    calendars: result.calendars ?? plan.calendars,
-    grades: result.grades ?? plan.grades,
-    costs: result.costs ?? plan.costs,
-    correlations: result.correlations ?? plan.correlations,
-    evidence: result.evidence ?? plan.evidence,
+    ...result.parts,
   };
 }

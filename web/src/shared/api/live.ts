@@ -1,5 +1,5 @@
 import { type QueryClient, useQuery } from "@tanstack/react-query";
-import { api, type LiveView } from "./client";
+import { type LiveView, answer, http } from "./client";
 import { useSpans } from "./runs";
 
 const ALL_LIVE = "live odds";
@@ -12,7 +12,7 @@ const ASK_AGAIN_MS = 2000;
 export function useLiveOdds(project: string, revision: number) {
   const query = useQuery({
     queryKey: liveKey(project),
-    queryFn: () => api<LiveView>(`/projects/${project}/odds`),
+    queryFn: () => answer(http.GET("/api/projects/{id}/odds", { params: { path: { id: project } } })),
     // The event stream tells of newer ones; this is for when it is broken.
     refetchInterval: ({ state }) => (isCurrent(state.data, revision) ? false : ASK_AGAIN_MS),
   });

@@ -1,5 +1,5 @@
 import { type QueryClient, useQuery } from "@tanstack/react-query";
-import { type ActivitySheet, api, type CheckView, type PlanView } from "./client";
+import { type PlanView, answer, http } from "./client";
 
 export const planKey = (project: string) => ["plan", project];
 
@@ -16,9 +16,10 @@ export async function newest(
 export function usePlan(project: string) {
   return useQuery({
     queryKey: planKey(project),
+    enabled: project !== "",
     queryFn: ({ client }) =>
       newest(
-        () => api<PlanView>(`/projects/${project}/plan`),
+        () => answer(http.GET("/api/projects/{id}/plan", { params: { path: { id: project } } })),
         () => client.getQueryData<PlanView>(planKey(project)),
       ),
     // Edits are merged row by row; comparing thousands of rows once more would only take time.
@@ -30,7 +31,10 @@ export function usePlan(project: string) {
 export function useActivitySheet(project: string, activity: string, revision: number) {
   return useQuery({
     queryKey: ["sheet", project, activity, revision],
-    queryFn: () => api<ActivitySheet>(`/projects/${project}/activities/${encodeURIComponent(activity)}`),
+    queryFn: () =>
+      answer(
+        http.GET("/api/projects/{id}/activities/{activity}", { params: { path: { id: project, activity } } }),
+      ),
     placeholderData: (last, query) => (query?.queryKey[2] === activity ? last : undefined),
   });
 }
@@ -39,7 +43,7 @@ export function useActivitySheet(project: string, activity: string, revision: nu
 export function useCheck(project: string, revision: number) {
   return useQuery({
     queryKey: ["check", project, revision],
-    queryFn: () => api<CheckView>(`/projects/${project}/check`),
+    queryFn: () => answer(http.GET("/api/projects/{id}/check", { params: { path: { id: project } } })),
     placeholderData: (last) => last,
   });
 }

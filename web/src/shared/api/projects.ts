@@ -1,19 +1,19 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, type Example, type NewProject, type ProjectSummary, type ProjectView } from "./client";
+import { type NewProject, type ProjectView, answer, http, asIs } from "./client";
 
 export const PROJECTS_KEY = ["projects"];
 
-export type Shelf = "OPEN" | "ARCHIVED" | "DELETED";
+export type Shelf = "open" | "archived" | "deleted";
 
-export function useProjects(shelf: Shelf = "OPEN") {
+export function useProjects(shelf: Shelf = "open") {
   return useQuery({
     queryKey: [...PROJECTS_KEY, shelf],
-    queryFn: () => api<ProjectSummary[]>(`/projects?shelf=${shelf}`),
+    queryFn: () => answer(http.GET("/api/projects", { params: { query: { shelf } } })),
   });
 }
 
 export function useExamples() {
-  return useQuery({ queryKey: ["examples"], queryFn: () => api<Example[]>("/projects/examples") });
+  return useQuery({ queryKey: ["examples"], queryFn: () => answer(http.GET("/api/projects/examples")) });
 }
 
 function useMaking<T>(make: (input: T) => Promise<ProjectView>) {
@@ -26,24 +26,28 @@ function useMaking<T>(make: (input: T) => Promise<ProjectView>) {
 
 /** Brings in a project file. */
 export const useBringIn = () =>
-  useMaking((file: File) => api<ProjectView>("/projects", { method: "POST", body: file }));
+  useMaking((file: File) => answer(http.POST("/api/projects", asIs(file, "application/json"))));
 
 /** Begins a project with nothing in it. */
 export const useBegin = () =>
-  useMaking((body: NewProject) => api<ProjectView>("/projects/blank", { method: "POST", body }));
+  useMaking((body: NewProject) => answer(http.POST("/api/projects/blank", { body })));
 
 export const useBeginFromExample = () =>
-  useMaking((example: string) => api<ProjectView>(`/projects/examples/${example}`, { method: "POST" }));
+  useMaking((example: string) =>
+    answer(http.POST("/api/projects/examples/{example}", { params: { path: { example } } })),
+  );
 
 export const useDuplicate = () =>
-  useMaking((project: string) => api<ProjectView>(`/projects/${project}/duplicate`, { method: "POST" }));
+  useMaking((project: string) =>
+    answer(http.POST("/api/projects/{id}/duplicate", { params: { path: { id: project } } })),
+  );
 
 /** Puts a project away, or brings it back. */
 export function useShelve() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ project, shelf }: { project: string; shelf: Shelf }) =>
-      api<undefined>(`/projects/${project}/shelf?shelf=${shelf}`, { method: "PUT" }),
+      answer(http.PUT("/api/projects/{id}/shelf", { params: { path: { id: project }, query: { shelf } } })),
     onSuccess: () => client.invalidateQueries({ queryKey: PROJECTS_KEY }),
   });
 }

@@ -1,25 +1,25 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import {
-  api,
-  type CheckView,
-  type CorrelationEffect,
+  answer,
+  asForm,
+  asIs,
   type CorrelationView,
+  type CorrelationWords,
   type EstimateWords,
-  type EvidenceLook,
-  type GradeView,
-  type MatrixLook,
-  type RangeEffect,
-  type RangeLook,
-  type RangePreview,
+  http,
 } from "./client";
-
-const rangePath = (project: string, row: string) => `/projects/${project}/ranges/${encodeURIComponent(row)}`;
 
 /** What an estimate that is not kept yet would say of a row, as of a revision of the plan. */
 export function useRangeLook(project: string, row: string, estimate: EstimateWords, revision: number) {
   return useQuery({
     queryKey: ["range look", project, row, revision, estimate],
-    queryFn: () => api<RangeLook>(`${rangePath(project, row)}/look`, { method: "POST", body: estimate }),
+    queryFn: () =>
+      answer(
+        http.POST("/api/projects/{id}/ranges/{row}/look", {
+          params: { path: { id: project, row } },
+          body: estimate,
+        }),
+      ),
     placeholderData: keepPreviousData,
     retry: false,
   });
@@ -34,7 +34,13 @@ export function useRangeEffect(
 ) {
   return useQuery({
     queryKey: ["range effect", project, row, revision, estimate],
-    queryFn: () => api<RangeEffect>(`${rangePath(project, row)}/effect`, { method: "POST", body: estimate }),
+    queryFn: () =>
+      answer(
+        http.POST("/api/projects/{id}/ranges/{row}/effect", {
+          params: { path: { id: project, row } },
+          body: estimate as EstimateWords,
+        }),
+      ),
     enabled: estimate !== undefined,
     retry: false,
   });
@@ -43,35 +49,37 @@ export function useRangeEffect(
 export function useRangeCheck(project: string, revision: number) {
   return useQuery({
     queryKey: ["range check", project, revision],
-    queryFn: () => api<CheckView>(`/projects/${project}/check/ranges`),
+    queryFn: () => answer(http.GET("/api/projects/{id}/check/ranges", { params: { path: { id: project } } })),
     placeholderData: keepPreviousData,
   });
 }
 
-export const starterGrades = () => api<GradeView[]>("/grades/starter");
+export const starterGrades = () => answer(http.GET("/api/grades/starter"));
 
 /** Past work with the shapes that fit it: a pasted text, or a file. */
 export const lookAtEvidence = (table: Blob) =>
-  api<EvidenceLook>("/evidence/look", {
-    method: "POST",
-    body: table,
-    contentType: /sheet|zip/.test(table.type) ? SHEET : "text/csv",
-  });
+  answer(http.POST("/api/evidence/look", asIs(table, /sheet|zip/.test(table.type) ? SHEET : "text/csv")));
 
 const SHEET = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
 export const lookAtCorrelation = (correlation: CorrelationView) =>
-  api<MatrixLook>("/correlations/look", { method: "POST", body: correlationWords(correlation) });
+  answer(http.POST("/api/correlations/look", { body: correlationWords(correlation) }));
 
 /** A correlation in the words of the project file, which has either one coefficient or a matrix. */
-export function correlationWords({ id, name, members, coefficient, matrix }: CorrelationView) {
+export function correlationWords({
+  id,
+  name,
+  members,
+  coefficient,
+  matrix,
+}: CorrelationView): CorrelationWords {
   return { id, name, members, ...(matrix.length > 0 ? { matrix } : { coefficient }) };
 }
 
 export function useCorrelatedPoints(coefficient: number) {
   return useQuery({
     queryKey: ["correlated points", coefficient],
-    queryFn: () => api<number[][]>(`/correlations/points?coefficient=${coefficient}`),
+    queryFn: () => answer(http.GET("/api/correlations/points", { params: { query: { coefficient } } })),
     enabled: Math.abs(coefficient) <= 1,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
@@ -82,13 +90,17 @@ export function useCorrelatedPoints(coefficient: number) {
 export function useCorrelationEffect(project: string, revision: number) {
   return useQuery({
     queryKey: ["correlation effect", project, revision],
-    queryFn: () => api<CorrelationEffect>(`/projects/${project}/correlations/effect`),
+    queryFn: () =>
+      answer(http.GET("/api/projects/{id}/correlations/effect", { params: { path: { id: project } } })),
     retry: false,
   });
 }
 
 export function previewRanges(project: string, file: File) {
-  const body = new FormData();
-  body.append("file", file);
-  return api<RangePreview>(`/projects/${project}/ranges/file/preview`, { method: "POST", body });
+  return answer(
+    http.POST("/api/projects/{id}/ranges/file/preview", {
+      params: { path: { id: project } },
+      ...asForm(file),
+    }),
+  );
 }

@@ -5,14 +5,14 @@ import {
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
-import { api, type InputChange, type RunRequest, type RunView, type Spans } from "./client";
+import { type RunRequest, type RunView, answer, http } from "./client";
 
 export const runsKey = (project: string) => ["runs", project];
 
 export function useRuns(project: string) {
   return useQuery({
     queryKey: runsKey(project),
-    queryFn: () => api<RunView[]>(`/projects/${project}/runs`),
+    queryFn: () => answer(http.GET("/api/projects/{id}/runs", { params: { path: { id: project } } })),
     // The event stream tells of progress; this is for when it is broken.
     refetchInterval: (query) => (query.state.data?.some((run) => run.state === "running") ? 3000 : false),
   });
@@ -22,22 +22,27 @@ export function useStartRun(project: string) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (request: RunRequest) =>
-      api<RunView>(`/projects/${project}/runs`, { method: "POST", body: request }),
+      answer(http.POST("/api/projects/{id}/runs", { params: { path: { id: project } }, body: request })),
     onSuccess: (run) => takeRun(client, project, run, false),
   });
 }
+
+type OfRun = { params: { path: { run: string } } };
+
+const ACTIONS = {
+  stop: (of: OfRun) => http.POST("/api/runs/{run}/stop", of),
+  pause: (of: OfRun) => http.POST("/api/runs/{run}/pause", of),
+  resume: (of: OfRun) => http.POST("/api/runs/{run}/resume", of),
+  again: (of: OfRun) => http.POST("/api/runs/{run}/again", of),
+  restore: (of: OfRun) => http.POST("/api/runs/{run}/restore", of),
+};
 
 /** What can be done to a run: to one at work, and to one that is recorded. */
 export function useRunAction(project: string) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({
-      run,
-      action,
-    }: {
-      run: string;
-      action: "stop" | "pause" | "resume" | "again" | "restore";
-    }) => api<RunView>(`/runs/${run}/${action}`, { method: "POST" }),
+    mutationFn: ({ run, action }: { run: string; action: keyof typeof ACTIONS }) =>
+      answer(ACTIONS[action]({ params: { path: { run } } })),
     onSuccess: (run, { action }) => {
       takeRun(client, project, run, action === "resume");
       if (action === "restore") void client.invalidateQueries({ queryKey: runsKey(project) });
@@ -50,7 +55,7 @@ export function useCallRun(project: string) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ id, name, note }: Pick<RunView, "id" | "name" | "note">) =>
-      api<RunView>(`/runs/${id}`, { method: "PATCH", body: { name, note } }),
+      answer(http.PATCH("/api/runs/{run}", { params: { path: { run: id } }, body: { name, note } })),
     onSuccess: (run) => takeRun(client, project, run, false),
   });
 }
@@ -58,7 +63,7 @@ export function useCallRun(project: string) {
 export function useDeleteRun(project: string) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (run: string) => api<void>(`/runs/${run}`, { method: "DELETE" }),
+    mutationFn: (run: string) => answer(http.DELETE("/api/runs/{run}", { params: { path: { run } } })),
     onSuccess: (_, run) =>
       client.setQueryData<RunView[]>(runsKey(project), (runs = []) => runs.filter((one) => one.id !== run)),
   });
@@ -68,7 +73,12 @@ export function useDeleteRun(project: string) {
 export function useInputChanges(run: string, until: { run: string } | { revision: number }) {
   return useQuery({
     queryKey: ["input changes", run, until],
-    queryFn: () => api<InputChange[]>(`/runs/${run}/changes${"run" in until ? `?to=${until.run}` : ""}`),
+    queryFn: () =>
+      answer(
+        http.GET("/api/runs/{run}/changes", {
+          params: { path: { run }, query: "run" in until ? { to: until.run } : {} },
+        }),
+      ),
   });
 }
 
@@ -91,7 +101,7 @@ export function takeRun(client: QueryClient, project: string, run: RunView, newe
 export function useSpans(run: string | undefined) {
   return useQuery({
     queryKey: ["spans", run],
-    queryFn: () => api<Spans>(`/runs/${run}/spans`),
+    queryFn: () => answer(http.GET("/api/runs/{run}/spans", { params: { path: { run: run ?? "" } } })),
     enabled: run !== undefined,
     staleTime: Infinity,
     placeholderData: keepPreviousData,

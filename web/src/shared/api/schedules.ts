@@ -1,13 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import {
-  api,
-  ApiError,
-  type EditResult,
-  type PlanView,
-  type ProjectView,
-  type SchedulePreview,
-  type UpdatePreview,
-} from "./client";
+import { answer, ApiError, asForm, asIs, http, type PlanView } from "./client";
 import { undoingKey } from "./edits";
 import { planKey } from "./plan";
 import { PROJECTS_KEY } from "./projects";
@@ -44,7 +36,8 @@ function bodyOf({ file }: Reading): File {
   return file;
 }
 
-const typeOf = (file: File) => (/\.xls[xm]?$/i.test(file.name) ? SHEET : "text/csv");
+const table = (reading: Reading) =>
+  asIs(bodyOf(reading), /\.xls[xm]?$/i.test(reading.file.name) ? SHEET : "text/csv");
 
 /** A reading with one more cell typed anew. */
 export const withMended = (reading: Reading, row: number, column: number, text: string): Reading => ({
@@ -57,14 +50,12 @@ const mendedLines = (mended: Readonly<Record<string, string>>) =>
     .map(([cell, text]) => `${cell}:${text.replace(/\s+/g, " ")}`)
     .join("\n");
 
-function query({ start, meanings, dates, mended }: Reading, more: Record<string, string> = {}): string {
-  const params = new URLSearchParams(more);
-  if (start) params.set("start", start);
-  if (meanings) params.set("columns", meanings.join(","));
-  if (dates) params.set("dates", dates);
-  if (mended) params.set("mended", mendedLines(mended));
-  return params.toString();
-}
+const query = ({ start, meanings, dates, mended }: Reading) => ({
+  start,
+  columns: meanings,
+  dates: dates || undefined,
+  mended: mended && mendedLines(mended),
+});
 
 const keyOf = ({ file, start, meanings, dates, mended }: Reading) => [
   file.name,
@@ -81,11 +72,7 @@ export function useSchedulePreview(reading: Reading) {
   return useQuery({
     queryKey: ["schedule", ...keyOf(reading)],
     queryFn: () =>
-      api<SchedulePreview>(`/schedules/preview?${query(reading)}`, {
-        method: "POST",
-        body: bodyOf(reading),
-        contentType: typeOf(reading.file),
-      }),
+      answer(http.POST("/api/schedules/preview", { params: { query: query(reading) }, ...table(reading) })),
     placeholderData: keepPreviousData,
     enabled: reading.start !== "",
     retry: false,
@@ -97,11 +84,9 @@ export function useTakeOver() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ reading, name }: { reading: Reading; name: string }) =>
-      api<ProjectView>(`/schedules?${query(reading, { name })}`, {
-        method: "POST",
-        body: bodyOf(reading),
-        contentType: typeOf(reading.file),
-      }),
+      answer(
+        http.POST("/api/schedules", { params: { query: { ...query(reading), name } }, ...table(reading) }),
+      ),
     onSuccess: () => client.invalidateQueries({ queryKey: PROJECTS_KEY }),
   });
 }
@@ -112,11 +97,12 @@ export function useUpdatePreview(project: string, revision: number, reading: Rea
     queryKey: ["update", project, revision, ...(reading ? keyOf(reading) : [])],
     queryFn: () =>
       reading &&
-      api<UpdatePreview>(`/projects/${project}/update/preview?${query(reading)}`, {
-        method: "POST",
-        body: bodyOf(reading),
-        contentType: typeOf(reading.file),
-      }),
+      answer(
+        http.POST("/api/projects/{id}/update/preview", {
+          params: { path: { id: project }, query: query(reading) },
+          ...table(reading),
+        }),
+      ),
     placeholderData: keepPreviousData,
     enabled: reading !== undefined,
     retry: false,
@@ -128,14 +114,17 @@ export function useUpdate(project: string) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ reading, except }: { reading: Reading; except: string[] }) => {
-      const body = new FormData();
-      body.set("file", bodyOf(reading));
-      for (const id of except) body.append("except", id);
-      return api<EditResult>(`/projects/${project}/update?${query(reading)}`, {
-        method: "POST",
-        body,
-        ifMatch: client.getQueryData<PlanView>(planKey(project))?.project.revision,
-      });
+      const seen = client.getQueryData<PlanView>(planKey(project))?.project.revision;
+      return answer(
+        http.POST("/api/projects/{id}/update", {
+          params: { path: { id: project }, query: query(reading) },
+          headers: seen === undefined ? {} : { "If-Match": `"${seen}"` },
+          ...asForm(
+            bodyOf(reading),
+            except.map((row) => ["except", row] as const),
+          ),
+        }),
+      );
     },
     onSuccess: () => {
       void client.invalidateQueries({ queryKey: undoingKey(project) });

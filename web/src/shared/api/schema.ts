@@ -1364,6 +1364,14 @@ export interface components {
             coefficient?: number;
             matrix: number[][];
         };
+        CorrelationWords: {
+            id: string;
+            name?: string;
+            members: string[];
+            /** Format: double */
+            coefficient?: number;
+            matrix?: number[][];
+        };
         CostView: {
             id: string;
             name: string;
@@ -1411,11 +1419,7 @@ export interface components {
             predecessors: {
                 [key: string]: components["schemas"]["LinkView"][];
             };
-            calendars?: components["schemas"]["CalendarView"][];
-            grades?: components["schemas"]["GradeView"][];
-            costs?: components["schemas"]["CostView"][];
-            correlations?: components["schemas"]["CorrelationView"][];
-            evidence?: components["schemas"]["EvidenceView"][];
+            parts: components["schemas"]["PlanParts"];
             gone: string[];
             undoing: components["schemas"]["Undoing"];
         };
@@ -1533,6 +1537,12 @@ export interface components {
             p90: number;
             density: number[];
         };
+        FitWords: {
+            evidence: components["schemas"]["PastWork"];
+            estimate: components["schemas"]["EstimateWords"];
+            rows?: string[];
+            grade?: components["schemas"]["NewGrade"];
+        };
         Fixing: {
             check: string;
             on: string[];
@@ -1566,6 +1576,45 @@ export interface components {
             note: string;
             shape: components["schemas"]["EstimateWords"];
             range: components["schemas"]["RangeView"];
+        };
+        GradeWords: {
+            id: string;
+            name: string;
+            mark?: string;
+            note?: string;
+            shape: string;
+            /** Format: double */
+            value?: number;
+            /** Format: double */
+            low?: number;
+            /** Format: double */
+            likely?: number;
+            /** Format: double */
+            high?: number;
+            /** Format: double */
+            lowAt?: number;
+            /** Format: double */
+            highAt?: number;
+            /** Format: double */
+            weight?: number;
+            /** Format: double */
+            mean?: number;
+            /** Format: double */
+            sd?: number;
+            /** Format: double */
+            alpha?: number;
+            /** Format: double */
+            beta?: number;
+            /** Format: double */
+            shapeParameter?: number;
+            /** Format: double */
+            scale?: number;
+            /** Format: double */
+            min?: number;
+            /** Format: double */
+            max?: number;
+            points?: number[][];
+            values?: unknown;
         };
         HeadingDouble: {
             /** Format: double */
@@ -1613,6 +1662,7 @@ export interface components {
         };
         InputChange: {
             section: string;
+            title: string;
             key: string;
             name: string;
             what: string;
@@ -1634,7 +1684,6 @@ export interface components {
             neither: number;
             pairs: components["schemas"]["PairView"][];
         };
-        JsonNode: unknown;
         KeptFinish: {
             /** Format: int32 */
             level: number;
@@ -1687,6 +1736,11 @@ export interface components {
             type: string;
             lag: string;
             drives: boolean;
+        };
+        NewGrade: {
+            name: string;
+            mark?: string;
+            note?: string;
         };
         NewProject: {
             name: string;
@@ -1759,6 +1813,19 @@ export interface components {
             finish: string;
             /** Format: double */
             cost: number;
+        };
+        PastWork: {
+            id?: string;
+            name: string;
+            observations: number[][];
+            on?: string[];
+        };
+        PlanParts: {
+            calendars?: components["schemas"]["CalendarView"][];
+            grades?: components["schemas"]["GradeView"][];
+            costs?: components["schemas"]["CostView"][];
+            correlations?: components["schemas"]["CorrelationView"][];
+            evidence?: components["schemas"]["EvidenceView"][];
         };
         PlanView: {
             project: components["schemas"]["ProjectView"];
@@ -2042,6 +2109,19 @@ export interface components {
             /** Format: int32 */
             differenceCount: number;
         };
+        SettingsWords: {
+            name?: string;
+            currency?: string;
+            start?: string;
+            dataDate?: string;
+            calendar?: string;
+            lagCalendar?: string;
+            targetFinish?: string;
+            /** Format: double */
+            targetCost?: number;
+            /** Format: int32 */
+            confidence?: number;
+        };
         Sight: {
             outlook: components["schemas"]["Outlook"];
             /** Format: double */
@@ -2126,12 +2206,14 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["GradeWords"][];
             };
         };
         responses: {
@@ -2150,12 +2232,14 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["CorrelationWords"];
             };
         };
         responses: {
@@ -2196,12 +2280,14 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["CalendarWords"];
             };
         };
         responses: {
@@ -2430,10 +2516,7 @@ export interface operations {
                 dataDate?: string;
                 mended?: string;
             };
-            header?: {
-                "Tychon-Person"?: string;
-                "If-Match"?: string;
-            };
+            header?: never;
             path: {
                 id: string;
             };
@@ -2490,7 +2573,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -2558,7 +2643,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -2582,7 +2669,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -2606,7 +2695,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -2634,7 +2725,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["EstimateWords"];
             };
         };
         responses: {
@@ -2661,7 +2752,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["EstimateWords"];
             };
         };
         responses: {
@@ -2680,7 +2771,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: {
@@ -2736,12 +2829,14 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["FitWords"];
             };
         };
         responses: {
@@ -2782,7 +2877,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -2806,7 +2903,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -2837,7 +2936,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["CalendarWords"];
             };
         };
         responses: {
@@ -2949,7 +3048,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["CorrelationWords"];
             };
         };
         responses: {
@@ -3036,12 +3135,14 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JsonNode"];
+                "application/json": components["schemas"]["SettingsWords"];
             };
         };
         responses: {
@@ -3060,7 +3161,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -3084,7 +3187,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -3567,7 +3672,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -3763,7 +3870,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -3959,6 +4068,7 @@ export interface operations {
             header?: never;
             path: {
                 evidence: string;
+                id: string;
             };
             cookie?: never;
         };
@@ -3981,6 +4091,7 @@ export interface operations {
             header?: never;
             path: {
                 correlation: string;
+                id: string;
             };
             cookie?: never;
         };
@@ -4003,6 +4114,7 @@ export interface operations {
             header?: never;
             path: {
                 calendar: string;
+                id: string;
             };
             cookie?: never;
         };

@@ -37,13 +37,15 @@ function nextMonday(time: number): number {
 
 /** Round amounts across a money axis. */
 export function amountTicks(low: number, high: number, most: number, currency: string): RoundTick[] {
+  return roundTicks(low, high, most).map((value) => ({ value, label: formatMoney(value, currency) }));
+}
+
+/** Round numbers across an axis, at most so many or one more. */
+export function roundTicks(low: number, high: number, most: number): number[] {
   const rough = (high - low) / most;
   const unit = 10 ** Math.floor(Math.log10(rough));
   const step = unit * ([1, 2, 5, 10].find((factor) => factor * unit >= 0.7 * rough) ?? 10);
-  return steps(Math.ceil(low / step) * step, high, step).map((value) => ({
-    value,
-    label: formatMoney(value, currency),
-  }));
+  return steps(Math.ceil(low / step) * step, high, step);
 }
 
 function steps(first: number, high: number, step: number): number[] {

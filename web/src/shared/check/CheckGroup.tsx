@@ -1,11 +1,11 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { FindingView, PlanView } from "../api/client";
-import { useEdits } from "../api/edits";
 import { formatWhole } from "../format/numbers";
 import { useGridStore } from "../grid/gridStore";
 import { handedIn } from "../sheet/useHandIn";
 import type { CheckWords } from "./CheckPanel";
+import { useCheckEdits } from "./useCheckEdits";
 import { Refusal } from "../ui/Refusal";
 
 const Button = chakra("button");
@@ -21,7 +21,7 @@ interface Props {
 
 /** The findings of one check: why it matters, where they are, and what can be done. */
 export function CheckGroup({ plan, word, words, findings }: Props) {
-  const edits = useEdits(plan.project.id);
+  const edits = useCheckEdits(plan.project.id);
   const [reason, setReason] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const project = plan.project.id;
@@ -67,6 +67,7 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
           ) : (
             <Button
               textAlign="left"
+              minH="24px"
               onClick={() => select(project, { row: finding.on, column: "name" })}
               data-finding={finding.on}
             >
@@ -84,12 +85,12 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
           <Box flex="1">
             {finding.on === "project" ? "" : `${finding.on}: `}accepted because “{finding.accepted}”
           </Box>
-          <Button color="action" onClick={() => void accept([finding])}>
+          <Button color="action" minH="24px" onClick={() => void accept([finding])}>
             Withdraw
           </Button>
         </Flex>
       ))}
-      <Flex gap="4" mt="1.5" color="action" wrap="wrap">
+      <Flex gap="4" mt="1.5" color="action" wrap="wrap" css={{ "& > button": { minHeight: "24px" } }}>
         {rows.length > 0 && (
           <Button onClick={() => look(project, { text: "", rows: { title, ids: new Set(rows) } })}>
             Show the rows

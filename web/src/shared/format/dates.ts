@@ -4,7 +4,6 @@ const inUtc = { timeZone: "UTC" } as const;
 const day = new Intl.DateTimeFormat(locale, { ...inUtc, day: "numeric", month: "short", year: "numeric" });
 const shortDay = new Intl.DateTimeFormat(locale, { ...inUtc, day: "numeric", month: "short" });
 const month = new Intl.DateTimeFormat(locale, { ...inUtc, month: "short" });
-const monthAndYear = new Intl.DateTimeFormat(locale, { ...inUtc, month: "short", year: "numeric" });
 const moment = new Intl.DateTimeFormat(locale, {
   day: "numeric",
   month: "short",
@@ -33,10 +32,6 @@ export const formatShortDay = (time: string | number) =>
 
 /** Jan */
 export const formatMonth = (time: number) => month.format(time);
-
-/** A date on an axis: the first of a month as the month, Oct 2028, others as 15 Oct. */
-export const formatTick = (time: number) =>
-  new Date(time).getUTCDate() === 1 ? monthAndYear.format(time) : formatShortDay(time);
 
 /** A moment of record in the reader's own time zone: 3 Jan, 14:05 */
 export const formatMoment = (iso: string) => moment.format(new Date(iso));

@@ -1,16 +1,15 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
-import type { Cell } from "./cells";
-import type { Column } from "./columns";
 import { CompletionList } from "./CompletionList";
+import type { Cell } from "./types";
 import type { Editing } from "./useGridEditing";
 
 /** Where to go on; "all" fills every selected row. */
 export type Leave = "stay" | "down" | "right" | "left" | "all";
 
 interface Props {
-  column: Column;
-  cell: Cell;
+  column: { title: string; align?: "right" };
+  cell: Pick<Cell<unknown, unknown>, "choices" | "complete">;
   editing: Editing;
   /** Whether this text was typed over the old one, so that the caret stands behind it. */
   onCommit: (text: string, leave: Leave) => void;
@@ -88,7 +87,13 @@ export function CellEditor({ column, cell, editing, onCommit, onCancel }: Props)
   };
 
   return (
-    <Box position="absolute" inset="0" zIndex="2" onMouseDown={(event) => event.stopPropagation()}>
+    <Box
+      role="presentation"
+      position="absolute"
+      inset="0"
+      zIndex="2"
+      onMouseDown={(event) => event.stopPropagation()}
+    >
       {choices ? (
         <Select
           {...FIELD}

@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import type { Completion } from "./columns";
+import type { Completion } from "./types";
 
 interface Props {
   completions: Completion[];
@@ -27,6 +27,7 @@ export function CompletionList({ completions, chosen, onChoose }: Props) {
         <Box
           key={completion.value}
           role="option"
+          tabIndex={-1}
           aria-selected={i === chosen}
           px="2"
           whiteSpace="nowrap"

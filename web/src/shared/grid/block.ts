@@ -1,8 +1,5 @@
-import type { RowEdit } from "../api/client";
-import { cellOf } from "./cells";
-import type { Column } from "./columns";
 import type { Place } from "./gridStore";
-import type { Row } from "./rows";
+import type { Column, GridRow } from "./types";
 
 /** A rectangle of cells, by index; both ends inclusive. */
 export interface Block {
@@ -13,8 +10,8 @@ export interface Block {
 }
 
 export function blockOf(
-  rows: Row[],
-  columns: Column[],
+  rows: readonly { id: string }[],
+  columns: readonly { id: string }[],
   active: Place,
   anchor: Place = active,
 ): Block | undefined {
@@ -30,13 +27,13 @@ export function blockOf(
 }
 
 /** The texts of a block, as spreadsheets exchange them: tabs between cells, a line a row. */
-export function copyText(rows: Row[], columns: Column[], block: Block): string {
+export function copyText<R, E>(rows: R[], columns: Column<R, E>[], block: Block): string {
   return rows
     .slice(block.top, block.bottom + 1)
     .map((row) =>
       columns
         .slice(block.left, block.right + 1)
-        .map((column) => cellOf(column, row)?.start ?? column.text(row))
+        .map((column) => column.cell?.(row)?.start ?? column.text(row))
         .join("\t"),
     )
     .join("\n");
@@ -48,26 +45,25 @@ export type Fill = (row: number, column: number) => string | undefined;
  * The edits that fill cells of a block with texts: one a row, all its cells together. Cells that cannot be edited
  * are passed over; the first text that is no value refuses the whole.
  */
-export function fillEdits(
-  rows: Row[],
-  columns: Column[],
+export function fillEdits<R extends GridRow, E extends object>(
+  rows: R[],
+  columns: Column<R, E>[],
   block: Block,
   fill: Fill,
-): RowEdit[] | { refusal: string } {
-  const edits: RowEdit[] = [];
+): E[] | { refusal: string } {
+  const edits: E[] = [];
   for (let r = block.top; r <= Math.min(block.bottom, rows.length - 1); r++) {
     let row = rows[r];
-    let edit: RowEdit | undefined;
+    let edit: E | undefined;
     for (let c = block.left; row && c <= Math.min(block.right, columns.length - 1); c++) {
       const column = columns[c];
-      const cell = column && cellOf(column, row);
+      const cell = column?.cell?.(row);
       const text = fill(r - block.top, c - block.left);
-      // Names and codes of branches are not filled; what is chosen, such as a grade, is.
-      if (!cell || text === undefined || (row.kind === "branch" && !cell.choices)) continue;
+      if (!column || !cell || text === undefined || cell.passedOver) continue;
       const typed = text === "" && cell.cleared ? cell.cleared() : cell.typed(text);
       if ("refusal" in typed) return { refusal: `${row.id}, ${column.title}: ${typed.refusal}` };
       row = typed.after;
-      edit = { ...edit, ...typed.edit };
+      edit = edit ? { ...edit, ...typed.edit } : typed.edit;
     }
     if (edit) edits.push(edit);
   }

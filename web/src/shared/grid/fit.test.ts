@@ -1,8 +1,12 @@
 import { describe, expect, it } from "vitest";
-import type { Column } from "./columns";
 import { fitted } from "./fit";
 
-const column = (id: string, width: number) => ({ id, title: id, width, text: () => "" }) as Column;
+const column = (id: string, width: number) => ({
+  id,
+  width,
+  kept: id === "code" || id === "name",
+  gives: id === "name",
+});
 const COLUMNS = [
   column("code", 60),
   column("name", 250),
@@ -10,8 +14,9 @@ const COLUMNS = [
   column("start", 100),
   column("finish", 100),
 ];
-const ids = (columns: Column[]) => columns.map((one) => one.id);
-const widthOf = (columns: Column[]) => columns.reduce((sum, one) => sum + one.width, 0);
+const ids = (columns: readonly { id: string }[]) => columns.map((one) => one.id);
+const widthOf = (columns: readonly { id: string; width: number }[]) =>
+  columns.reduce((sum, one) => sum + one.width, 0);
 
 describe("columns", () => {
   it("are all there, as wide as they want to be, where there is room", () => {
@@ -30,5 +35,10 @@ describe("columns", () => {
     expect(widthOf(fitted(COLUMNS, 1280, 700))).toBe(700);
     expect(ids(fitted(COLUMNS, 1280, 300))).toEqual(["code", "name", "days"]);
     expect(widthOf(fitted(COLUMNS, 1000, 5000))).toBeLessThanOrEqual(960);
+  });
+
+  it("have all the room where nothing is drawn beside them", () => {
+    expect(widthOf(fitted(COLUMNS, 1280, undefined, false))).toBe(1280);
+    expect(ids(fitted(COLUMNS, 420, undefined, false))).toEqual(["code", "name", "days", "start"]);
   });
 });

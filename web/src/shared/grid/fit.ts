@@ -1,13 +1,17 @@
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
-import type { Column } from "./columns";
 
 /** What a drawing needs to say anything. */
 const LEAST_DRAWING = 340;
 const LEAST_NAME = 150;
 const LEAST_LEFT = 200;
-/** Columns that are always there: without them a row is not known. */
-const KEPT = new Set(["code", "name"]);
+
+/** Of a column, what decides who gets room. */
+interface Fitting {
+  width: number;
+  kept?: boolean;
+  gives?: boolean;
+}
 
 interface Splits {
   /** Where each person has put the divider of a grid, in pixels from the left; by its label. */
@@ -32,23 +36,30 @@ export const useSplits = create<Splits>()(
   ),
 );
 
-const total = (columns: readonly Column[]) => columns.reduce((sum, column) => sum + column.width, 0);
+const total = (columns: readonly Fitting[]) => columns.reduce((sum, column) => sum + column.width, 0);
 
 /**
- * The columns there is room for. Where the window is narrow they give way before the drawing does: first the name gets
- * narrower, then the last columns go; a divider that somebody has put somewhere decides instead.
+ * The columns there is room for. Where the window is narrow they give way before the drawing does: first the one that
+ * gives gets narrower, then the last columns go; a divider that somebody has put somewhere decides instead. Without a
+ * drawing all room is theirs.
  *
  * @param width of the grid
  * @param split where the divider was put
  */
-export function fitted(columns: readonly Column[], width: number, split: number | undefined): Column[] {
+export function fitted<C extends Fitting>(
+  columns: readonly C[],
+  width: number,
+  split: number | undefined,
+  drawn = true,
+): C[] {
   const most = Math.max(LEAST_LEFT, width - 40);
-  const room = split === undefined ? Math.max(LEAST_LEFT, width - LEAST_DRAWING) : Math.min(most, split);
+  const beside = drawn ? LEAST_DRAWING : 0;
+  const room = split === undefined ? Math.max(LEAST_LEFT, width - beside) : Math.min(most, split);
   const fitting = [...columns];
   const tooMuch = () => total(fitting) - room;
   const narrowed = () =>
     fitting.map((column) =>
-      column.id === "name"
+      column.gives
         ? {
             ...column,
             width: Math.max(Math.min(LEAST_NAME, column.width), column.width - Math.max(0, tooMuch())),
@@ -56,12 +67,12 @@ export function fitted(columns: readonly Column[], width: number, split: number 
         : column,
     );
   while (total(narrowed()) > room) {
-    const last = fitting.findLastIndex((column) => !KEPT.has(column.id));
+    const last = fitting.findLastIndex((column) => !column.kept);
     if (last < 0) break;
     fitting.splice(last, 1);
   }
   const result = narrowed();
-  // What is left of the room that somebody has made goes to the name.
-  const rest = split === undefined ? 0 : Math.max(0, room - total(result));
-  return result.map((column) => (column.id === "name" ? { ...column, width: column.width + rest } : column));
+  // What is left of the room that somebody has made, or that nothing else needs, goes to the one that gives.
+  const rest = split === undefined && drawn ? 0 : Math.max(0, room - total(result));
+  return result.map((column) => (column.gives ? { ...column, width: column.width + rest } : column));
 }

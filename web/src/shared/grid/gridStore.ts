@@ -27,12 +27,12 @@ interface View {
 
 interface GridState {
   views: Record<string, View>;
-  toggle: (project: string, branch: string) => void;
-  setClosed: (project: string, branches: Iterable<string>) => void;
-  select: (project: string, active: Place, extend?: boolean) => void;
-  pick: (project: string, active: Place) => void;
-  look: (project: string, search: Partial<Search>) => void;
-  scrolled: (project: string, scrollTop: number) => void;
+  toggle: (grid: string, row: string) => void;
+  setClosed: (grid: string, rows: Iterable<string>) => void;
+  select: (grid: string, active: Place, extend?: boolean) => void;
+  pick: (grid: string, active: Place) => void;
+  look: (grid: string, search: Partial<Search>) => void;
+  scrolled: (grid: string, scrollTop: number) => void;
 }
 
 const NOTHING: Search = { text: "" };
@@ -40,33 +40,32 @@ const NONE: ReadonlySet<string> = new Set();
 const FRESH: View = { closed: NONE, picked: NONE, search: NOTHING, scrollTop: 0 };
 
 /**
- * What is open, selected, looked for and in view in the plan's grid. All stages that list the plan's rows share it, so
- * that a row one looks at stays where it is from stage to stage.
+ * What is open, selected, looked for and in view in a grid, under the key of that grid. All stages that list the plan's
+ * rows share one key, the project's, so that a row one looks at stays where it is from stage to stage.
  */
 export const useGridStore = create<GridState>()((set) => {
-  const change = (project: string, next: (view: View) => Partial<View>) =>
+  const change = (grid: string, next: (view: View) => Partial<View>) =>
     set((state) => {
-      const view = state.views[project] ?? FRESH;
-      return { views: { ...state.views, [project]: { ...view, ...next(view) } } };
+      const view = state.views[grid] ?? FRESH;
+      return { views: { ...state.views, [grid]: { ...view, ...next(view) } } };
     });
   return {
     views: {},
-    toggle: (project, branch) => change(project, ({ closed }) => ({ closed: toggled(closed, branch) })),
-    setClosed: (project, branches) => change(project, () => ({ closed: new Set(branches) })),
-    select: (project, active, extend = false) =>
-      change(project, (view) => ({
+    toggle: (grid, row) => change(grid, ({ closed }) => ({ closed: toggled(closed, row) })),
+    setClosed: (grid, rows) => change(grid, () => ({ closed: new Set(rows) })),
+    select: (grid, active, extend = false) =>
+      change(grid, (view) => ({
         active,
         anchor: extend ? (view.anchor ?? view.active) : active,
         picked: NONE,
       })),
-    pick: (project, active) =>
-      change(project, (view) => {
+    pick: (grid, active) =>
+      change(grid, (view) => {
         const before = view.picked.size === 0 && view.active ? new Set([view.active.row]) : view.picked;
         return { active, anchor: active, picked: toggled(before, active.row) };
       }),
-    look: (project, search) =>
-      change(project, (view) => ({ search: { ...view.search, ...search }, scrollTop: 0 })),
-    scrolled: (project, scrollTop) => change(project, () => ({ scrollTop })),
+    look: (grid, search) => change(grid, (view) => ({ search: { ...view.search, ...search }, scrollTop: 0 })),
+    scrolled: (grid, scrollTop) => change(grid, () => ({ scrollTop })),
   };
 });
 
@@ -76,4 +75,4 @@ function toggled(set: ReadonlySet<string>, item: string): ReadonlySet<string> {
   return next;
 }
 
-export const viewOf = (state: GridState, project: string): View => state.views[project] ?? FRESH;
+export const viewOf = (state: GridState, grid: string): View => state.views[grid] ?? FRESH;

@@ -1,34 +1,34 @@
 import { useState } from "react";
-import { type RowEdit, ApiError, type EditResult } from "../api/client";
-import { refusalOf, useEdits } from "../api/edits";
-import { cellOf } from "./cells";
-import type { Column } from "./columns";
+import { ApiError } from "../api/client";
+import { refusalOf } from "../api/edits";
 import type { Place } from "./gridStore";
-import type { Row } from "./rows";
+import type { Column, GridRow } from "./types";
 
 export interface Editing extends Place {
   text: string;
   refusal?: string;
 }
 
+/** An edit of a row says which. */
+type Edited = { id: string };
+
 /** The cell being edited, and the way of edits to the server. What is refused stays open with the reason. */
-export function useGridEditing(project: string) {
+export function useGridEditing<R extends GridRow, E extends Edited>(send: (edits: E[]) => Promise<unknown>) {
   const [editing, setEditing] = useState<Editing>();
   const [refusal, setRefusal] = useState<string>();
-  const edits = useEdits(project);
 
-  const start = (row: Row, column: Column, typed?: string) => {
+  const start = (row: R, column: Column<R, E>, typed?: string) => {
     setRefusal(undefined);
-    const text = cellOf(column, row)?.start;
+    const text = column.cell?.(row)?.start;
     if (text !== undefined) setEditing({ row: row.id, column: column.id, text: typed ?? text });
   };
 
-  const request = async (row: Row, column: Column, text: string): Promise<string | undefined> => {
+  const request = async (row: R, column: Column<R, E>, text: string): Promise<string | undefined> => {
     try {
-      const typed = cellOf(column, row)?.typed(text);
+      const typed = column.cell?.(row)?.typed(text);
       if (!typed) return undefined;
       if ("refusal" in typed) return typed.refusal;
-      await edits.rows([typed.edit]);
+      await send([typed.edit]);
       return undefined;
     } catch (error) {
       return refusalOf(error);
@@ -36,8 +36,8 @@ export function useGridEditing(project: string) {
   };
 
   /** Sends the text of the open cell; tells whether it was accepted. */
-  const commit = async (row: Row, column: Column, text: string): Promise<boolean> => {
-    if (text === cellOf(column, row)?.start) {
+  const commit = async (row: R, column: Column<R, E>, text: string): Promise<boolean> => {
+    if (text === column.cell?.(row)?.start) {
       setEditing(undefined);
       return true;
     }
@@ -49,7 +49,7 @@ export function useGridEditing(project: string) {
   };
 
   /** Does something to many rows; what is refused is told beside the grid, and nothing of it is kept. */
-  const attempt = async (change: () => Promise<EditResult>): Promise<EditResult | undefined> => {
+  const attempt = async <T>(change: () => Promise<T>): Promise<T | undefined> => {
     setRefusal(undefined);
     try {
       return await change();
@@ -60,14 +60,14 @@ export function useGridEditing(project: string) {
   };
 
   /** Sends a whole block of edits. */
-  const sendBlock = async (block: RowEdit[] | { refusal: string }): Promise<boolean> => {
+  const sendBlock = async (block: E[] | { refusal: string }): Promise<boolean> => {
     if ("refusal" in block) {
       setRefusal(`Nothing was changed. ${block.refusal}`);
       return false;
     }
     if (block.length === 0) return true;
     try {
-      await edits.rows(block);
+      await send(block);
       setRefusal(undefined);
       return true;
     } catch (error) {
@@ -79,7 +79,6 @@ export function useGridEditing(project: string) {
   return {
     editing,
     refusal,
-    edits,
     start,
     commit,
     attempt,
@@ -89,8 +88,10 @@ export function useGridEditing(project: string) {
   };
 }
 
+export type GridEditing<R extends GridRow, E extends Edited> = ReturnType<typeof useGridEditing<R, E>>;
+
 /** The row of a block that a refusal is about. */
-function rowOf(error: unknown, edits: RowEdit[]): string {
+function rowOf(error: unknown, edits: Edited[]): string {
   if (edits.length < 2 || !(error instanceof ApiError)) return "";
   const index = /^\/(\d+)/.exec(error.problems[0]?.pointer ?? "")?.[1];
   if (index === undefined) return "";

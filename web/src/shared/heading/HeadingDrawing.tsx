@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react";
+import { Flag, Pin } from "../charts/marks";
 import { axisTicks, type Heading } from "./heading";
 
 const Svg = chakra("svg");
@@ -91,34 +92,14 @@ export function HeadingDrawing({ heading, pinned, currency, width, height = LOW,
           P{heading.level}
         </text>
       </g>
-      <g stroke="var(--chakra-colors-plan)" fill="var(--chakra-colors-plan)">
-        <line x1={x(heading.plan)} x2={x(heading.plan)} y1={TOP + 4} y2={base} strokeWidth="1.8" />
-        <circle cx={x(heading.plan)} cy={TOP + 3} r="4" stroke="none" />
-      </g>
+      <Pin x={x(heading.plan)} top={TOP + 3} bottom={base} size={4} />
       <text x={x(heading.plan)} y={base + 15} textAnchor="middle" fill="var(--chakra-colors-plan-text)">
         {Math.min(Math.abs(x(heading.plan) - x(heading.p50)), Math.abs(x(heading.plan) - x(heading.kept))) >
         30
           ? "plan"
           : ""}
       </text>
-      {heading.target !== undefined && (
-        <g>
-          <line
-            x1={x(heading.target)}
-            x2={x(heading.target)}
-            y1={TOP - 2}
-            y2={base}
-            stroke="var(--chakra-colors-ink)"
-            strokeWidth="1.2"
-          />
-          <path
-            d={`M${x(heading.target)} ${TOP - 2}h11l-3 4 3 4h-11Z`}
-            fill="var(--chakra-colors-plan)"
-            stroke="var(--chakra-colors-ink)"
-            strokeWidth="0.8"
-          />
-        </g>
-      )}
+      {heading.target !== undefined && <Flag x={x(heading.target)} top={TOP - 2} bottom={base} />}
     </Svg>
   );
 }

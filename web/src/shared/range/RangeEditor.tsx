@@ -1,7 +1,8 @@
 import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { EstimateWords, PlanView } from "../api/client";
-import { refusalOf, useEdits } from "../api/edits";
+import { refusalOf } from "../api/edits";
+import { useRowEdits } from "../api/rowEdits";
 import { useRangeEffect, useRangeLook } from "../api/ranges";
 import { formatAmount, formatChance, formatDays } from "../format/numbers";
 import { handedIn } from "../sheet/useHandIn";
@@ -27,7 +28,7 @@ const DRAGGED = ["low", "likely", "high", "mean"] as const;
 export function RangeEditor({ plan, one }: { plan: PlanView; one: Ranged }) {
   const project = plan.project.id;
   const { revision } = plan.project;
-  const edits = useEdits(project);
+  const edits = useRowEdits(project);
   const saved = countedWords(plan, one);
   const [draft, setDraft] = useState<EstimateWords>();
   const [asking, setAsking] = useState(false);

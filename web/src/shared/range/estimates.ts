@@ -1,6 +1,6 @@
 import type { EstimateWords, GradeView, RangeView } from "../api/client";
 import { numberExample, parseNumber } from "../format/numbers";
-import type { Typed } from "../grid/columns";
+import type { TypedRow } from "../planGrid/columns";
 import { SHAPE_INFO } from "./shapes";
 
 export type Point = "low" | "likely" | "high";
@@ -55,7 +55,7 @@ export const canType = (one: Ranged, point: Point) =>
   (one.range.shape === "certain" || one.range.limits) &&
   (point !== "likely" || one.range.shape !== "uniform");
 
-function edited<T extends Ranged>(one: T, range: RangeView, scale: Scale): Typed<T> {
+function edited<T extends Ranged>(one: T, range: RangeView, scale: Scale): TypedRow<T> {
   const percent = scale === "percent";
   const value = (point?: number) =>
     point === undefined ? undefined : percent ? exact(point / range.planned) : point;
@@ -73,7 +73,7 @@ function edited<T extends Ranged>(one: T, range: RangeView, scale: Scale): Typed
  * A point typed, in the scale shown, or as percent of planned where it ends so. Where it was certain a triangle is begun,
  * whose other points stand at the planned value until they are typed too.
  */
-export function withPoint<T extends Ranged>(one: T, point: Point, text: string, scale: Scale): Typed<T> {
+export function withPoint<T extends Ranged>(one: T, point: Point, text: string, scale: Scale): TypedRow<T> {
   const said = text.trim();
   const typed = parseNumber(said.replace(/\s*%$/, ""));
   const wanted = scale === "percent" ? "percent of planned" : isCost(one) ? "an amount" : "days";
@@ -93,7 +93,7 @@ export function withPoint<T extends Ranged>(one: T, point: Point, text: string, 
 }
 
 /** Another shape over the same ends; a likely value, where it is new, stands at the planned one. */
-export function withShape<T extends Ranged>(one: T, shape: string, scale: Scale): Typed<T> {
+export function withShape<T extends Ranged>(one: T, shape: string, scale: Scale): TypedRow<T> {
   if (shape === "certain") return { edit: { id: one.id, certain: true }, after: certainly(one) };
   if (!SHAPES.some((known) => known.value === shape)) {
     const labels = SHAPES.map((s) => s.label).join(", ");
@@ -114,7 +114,7 @@ function certainly<T extends Ranged>(one: T): T {
 }
 
 /** Grade and range of its own taken away, so that the grade of the branch above counts. */
-export function inherited<T extends Ranged>(one: T): Typed<T> {
+export function inherited<T extends Ranged>(one: T): TypedRow<T> {
   const after = { ...certainly(one), grade: undefined, estimate: undefined };
   return { edit: { id: one.id, grade: null, estimate: null }, after };
 }

@@ -1,5 +1,5 @@
 import type { EditResult, PlanView, RowEdit } from "../api/client";
-import type { Edits } from "../api/edits";
+import type { RowEdits } from "../api/rowEdits";
 import { formatDays } from "../format/numbers";
 import { notify } from "../ui/notify";
 import { withBasis } from "./draft";
@@ -34,7 +34,7 @@ export function scaledAlong(result: EditResult, rows: Outgrown[]): RowEdit[] {
 }
 
 /** Says at once that a range was made for another duration, and offers to scale it along or to leave it. */
-export function offerToScale(before: PlanView, result: EditResult, edits: Edits) {
+export function offerToScale(before: PlanView, result: EditResult, edits: RowEdits) {
   const rows = outgrown(before, result);
   const [first] = rows;
   if (!first) return;

@@ -1,9 +1,10 @@
 import { useEffect } from "react";
-import { onRowsEdited, useEdits } from "../api/edits";
+import { onRowsEdited } from "../api/edits";
+import { useRowEdits } from "../api/rowEdits";
 import { offerToScale } from "./scaleAlong";
 
 /** Wherever a duration is changed in this window, a range that was made for another one does not go unsaid. */
 export function useOfferToScale(project: string) {
-  const edits = useEdits(project);
+  const edits = useRowEdits(project);
   useEffect(() => onRowsEdited((before, result) => offerToScale(before, result, edits)), [edits]);
 }

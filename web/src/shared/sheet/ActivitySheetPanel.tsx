@@ -3,7 +3,7 @@ import { useActivitySheet } from "../api/plan";
 import type { ActivityView, PlanView } from "../api/client";
 import { formatDay } from "../format/dates";
 import { formatDays } from "../format/numbers";
-import { openedDuration, typedDuration } from "../grid/columns";
+import { openedDuration, typedDuration } from "../planGrid/columns";
 import { useGridStore } from "../grid/gridStore";
 import { canBeUncertain } from "../range/estimates";
 import { RangeEditor } from "../range/RangeEditor";
@@ -107,7 +107,13 @@ export function ActivitySheetPanel({ plan, activity, rangeFirst, onClose }: Prop
         </SheetPart>
       )}
       <SheetPart title="Notes">
-        <TextField label="" value={activity.notes ?? ""} lines={4} onHandIn={(notes) => handIn({ notes })} />
+        <TextField
+          label="Notes"
+          unseen
+          value={activity.notes ?? ""}
+          lines={4}
+          onHandIn={(notes) => handIn({ notes })}
+        />
       </SheetPart>
     </SidePanel>
   );

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import type { BranchView, PlanView, RowEdit } from "../api/client";
-import { useEdits } from "../api/edits";
+import { useRowEdits } from "../api/rowEdits";
 import { formatDay } from "../format/dates";
 import { formatWhole } from "../format/numbers";
 import { ChoiceField, TextField } from "../ui/Field";
@@ -15,7 +15,7 @@ interface Props {
 
 /** Everything about a branch, to be read and changed. */
 export function BranchSheetPanel({ plan, branch, onClose }: Props) {
-  const edits = useEdits(plan.project.id);
+  const edits = useRowEdits(plan.project.id);
   const change = (fields: Omit<RowEdit, "id">) => handedIn(() => edits.rows([{ id: branch.id, ...fields }]));
   const own = plan.activities.filter((activity) => activity.wbs === branch.id).length;
   return (

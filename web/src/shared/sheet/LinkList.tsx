@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import { useId, useState } from "react";
 import type { ActivityView, Neighbour, PlanView } from "../api/client";
-import { useEdits } from "../api/edits";
+import { useRowEdits } from "../api/rowEdits";
 import { useGridStore } from "../grid/gridStore";
 import { handedIn } from "./useHandIn";
 import { LINK_TYPES, linkText } from "./words";
@@ -22,7 +22,7 @@ interface Props {
 
 /** The links on one side of an activity: type and lag to be changed, taken out, and new ones put in. */
 export function LinkList({ plan, activity, side, links }: Props) {
-  const edits = useEdits(plan.project.id);
+  const edits = useRowEdits(plan.project.id);
   const [refusal, setRefusal] = useState<string>();
   const [fresh, setFresh] = useState("");
   const list = useId();

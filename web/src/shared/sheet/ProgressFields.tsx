@@ -1,7 +1,7 @@
 import { Box } from "@chakra-ui/react";
 import type { ActivityView, PlanView } from "../api/client";
 import { formatDay, typedDay } from "../format/dates";
-import { openedDuration, typedDuration } from "../grid/columns";
+import { openedDuration, typedDuration } from "../planGrid/columns";
 import { TextField } from "../ui/Field";
 import { useActivityHandIn } from "./useHandIn";
 

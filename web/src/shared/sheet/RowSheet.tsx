@@ -11,11 +11,10 @@ interface Props {
   rangeFirst?: boolean;
 }
 
-/** The sheet of the selected row, where it is open: everything about it in one place. */
+/** The sheet of the selected row: everything about it in one place. */
 export function RowSheet({ plan, rangeFirst }: Props) {
-  const { open, close } = useSheetStore();
+  const { close } = useSheetStore();
   const selected = useGridStore((state) => viewOf(state, plan.project.id).active?.row);
-  if (!open) return null;
   const activity = plan.activities.find((one) => one.id === selected);
   if (activity)
     return (

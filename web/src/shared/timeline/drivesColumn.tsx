@@ -1,14 +1,15 @@
 import { Flex } from "@chakra-ui/react";
 import type { Span } from "../api/client";
 import { formatWhole } from "../format/numbers";
-import type { Column } from "../grid/columns";
+import type { PlanColumn } from "../planGrid/columns";
 import { Ring } from "../ui/Ring";
 
 /** How often each activity drove the finish in the last recorded run. */
-export function drivesColumn(simulated: ReadonlyMap<string, Span>): Column {
+export function drivesColumn(simulated: ReadonlyMap<string, Span>): PlanColumn {
   return {
     id: "drives",
     title: "Drives",
+    word: "criticality",
     hint: "In how many of 100 simulated futures it drove the finish",
     width: 70,
     align: "right",

@@ -1,8 +1,8 @@
 import { useCallback, useMemo } from "react";
 import type { PlanView, Spans } from "../api/client";
 import { extent, type TimeScale, timeScale, wantedWidth, type Zoom } from "../charts/timeScale";
-import type { Drawing } from "../grid/PlanGrid";
-import type { Row } from "../grid/rows";
+import type { PlanDrawing } from "../planGrid/PlanGrid";
+import type { Row } from "../planGrid/rows";
 import { lastFinish } from "./mist";
 import { TimelineBackground } from "./TimelineBackground";
 import { TimelineHeader } from "./TimelineHeader";
@@ -44,7 +44,7 @@ export function useTimeline(plan: PlanView, spans: Spans | undefined, simulated:
     ),
     [scale, calendars, simulated],
   );
-  const drawing: Drawing = {
+  const drawing: PlanDrawing = {
     width: wantedWidth(zoom, range),
     header: (width) => <TimelineHeader plan={plan} scale={scale(width)} />,
     row,

@@ -30,7 +30,7 @@ interface Common {
   onHandIn: HandIn;
 }
 
-/** A field with its label; Enter or leaving it hands the text in, Esc takes it back, a refusal keeps what was typed. */
+/** A field with its label, which is read out alone where what stands around says it already; Enter or leaving it hands the text in, Esc takes it back, a refusal keeps what was typed. */
 export function TextField({
   label,
   value,
@@ -39,7 +39,8 @@ export function TextField({
   onHandIn,
   lines = 1,
   disabled,
-}: Common & { lines?: number; disabled?: boolean }) {
+  unseen = false,
+}: Common & { lines?: number; disabled?: boolean; unseen?: boolean }) {
   const [typed, setTyped] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const [shown, setShown] = useState(value);
@@ -56,6 +57,7 @@ export function TextField({
     if (!refused) setTyped(undefined);
   };
   const common = {
+    "aria-label": unseen ? label : undefined,
     ...LOOK,
     id,
     name,
@@ -75,7 +77,7 @@ export function TextField({
     },
   } as const;
   return (
-    <Labelled label={label} id={id} hint={hint} refusal={refusal}>
+    <Labelled label={unseen ? "" : label} id={id} hint={hint} refusal={refusal}>
       {lines > 1 ? <Area {...common} rows={lines} /> : <Input {...common} />}
     </Labelled>
   );
@@ -125,11 +127,13 @@ function Labelled({
   return (
     <Box mb="2">
       <Flex align="center" gap="2">
-        <Box asChild width="112px" flexShrink="0" color="softInk" fontSize="12.5px">
-          <label htmlFor={id} title={hint}>
-            {label}
-          </label>
-        </Box>
+        {label && (
+          <Box asChild width="112px" flexShrink="0" color="softInk" fontSize="12.5px">
+            <label htmlFor={id} title={hint}>
+              {label}
+            </label>
+          </Box>
+        )}
         <Box flex="1" minW="0">
           {children}
         </Box>

@@ -13,6 +13,8 @@ interface Props {
 /** A panel at the right of the stage; Esc closes it. */
 export function SidePanel({ label, title, onClose, children }: Props) {
   return (
+    // Keys of what stands in it come up to here.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <Flex
       as="aside"
       aria-label={label}

@@ -6,9 +6,10 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.exchange.ProjectFileWriter;
+import app.tychon.exchange.schedule.ColumnGuess;
+import app.tychon.exchange.schedule.ScheduleColumn;
+import app.tychon.exchange.schedule.ScheduleReader;
 import app.tychon.exchange.table.CellProblem;
-import app.tychon.exchange.table.ColumnGuess;
-import app.tychon.exchange.table.ScheduleReader;
 import app.tychon.exchange.table.Table;
 import app.tychon.exchange.table.Tables;
 import app.tychon.exchange.table.UnreadableTableException;
@@ -59,7 +60,7 @@ final class ImportCommand implements Callable<Integer> {
     private void bringIn() throws IOException, UnreadableTableException, BadInputException {
         Table table;
         try (InputStream in = Files.newInputStream(file)) {
-            table = Tables.read(in);
+            table = Tables.read(in, ScheduleColumn::says);
         }
         LocalDate first = start == null ? LocalDate.now().with(TemporalAdjusters.next(DayOfWeek.MONDAY)) : start;
         String title = name == null ? file.getFileName().toString().replaceFirst("\\.[^.]*$", "") : name;

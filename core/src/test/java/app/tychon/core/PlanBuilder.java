@@ -149,8 +149,7 @@ public final class PlanBuilder {
 
     /** Gives a branch a grade. */
     public PlanBuilder graded(String branch, String grade) {
-        wbs.replaceAll(b ->
-                b.id().equals(branch) ? new WbsNode(b.id(), b.parent(), b.code(), b.name(), Optional.of(grade)) : b);
+        wbs.replaceAll(b -> b.id().equals(branch) ? b.withGrade(Optional.of(grade)) : b);
         return this;
     }
 

@@ -1,6 +1,6 @@
 package app.tychon.e2e;
 
-import java.io.File;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -14,8 +14,6 @@ import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
@@ -29,27 +27,38 @@ final class Browser implements AutoCloseable {
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(50);
 
     private final ChromeDriver driver;
+    private final Path downloads;
 
     Browser() {
-        ChromeOptions options = new ChromeOptions();
-        options.setBinary("/usr/bin/chromium");
-        options.addArguments(
-                "--headless",
-                "--no-sandbox",
-                "--disable-gpu",
-                "--disable-quic",
-                "--no-first-run",
-                "--disable-background-networking",
-                "--disable-component-update",
-                "--disable-sync",
-                "--disable-dev-shm-usage",
-                "--window-size=1280,800");
-        options.setExperimentalOption("prefs", Map.of("intl.accept_languages", "en-GB"));
-        ChromeDriverService service = new ChromeDriverService.Builder()
-                .usingDriverExecutable(new File("/usr/bin/chromedriver"))
-                .usingAnyFreePort()
-                .build();
-        driver = new ChromeDriver(service, options);
+        this(Path.of("target").toAbsolutePath());
+    }
+
+    /** @param downloads the folder that files are put into which pages hand over */
+    Browser(Path downloads) {
+        this.downloads = downloads;
+        driver = Chromium.start(downloads);
+    }
+
+    /** Where files come to that pages hand over. */
+    Path downloads() {
+        return downloads;
+    }
+
+    /** Does what a script says, and returns what it says. */
+    Object run(String script, Object... given) {
+        return driver.executeScript(script, given);
+    }
+
+    /** Waits for what a script comes to. */
+    Object await(String script, Object... given) {
+        return driver.executeAsyncScript(script, given);
+    }
+
+    /** Lets the page write to the clipboard and read it. */
+    void allowClipboard(String server) {
+        driver.executeCdpCommand(
+                "Browser.grantPermissions",
+                Map.of("origin", server, "permissions", List.of("clipboardReadWrite", "clipboardSanitizedWrite")));
     }
 
     void open(String address) {
@@ -111,6 +120,15 @@ final class Browser implements AutoCloseable {
     void press(String button) {
         until(() -> {
             driver.findElement(By.xpath("//button[normalize-space()='" + button + "']"))
+                    .click();
+            return Boolean.TRUE;
+        });
+    }
+
+    /** Presses what is known by its label alone. */
+    void pressLabelled(String label) {
+        until(() -> {
+            driver.findElement(By.cssSelector("button[aria-label='" + label + "']"))
                     .click();
             return Boolean.TRUE;
         });

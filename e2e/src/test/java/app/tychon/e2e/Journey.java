@@ -3,12 +3,15 @@ package app.tychon.e2e;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.BlockingDeque;
+import java.util.concurrent.LinkedBlockingDeque;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Journeys through the real server in the real browser: one server and one browser for all, each journey
+ * Journeys through the real server in the real browser: one server and a few browsers for all, each journey
  * in projects of its own and with nothing that the browser has kept of others.
  */
 abstract class Journey {
@@ -17,28 +20,43 @@ abstract class Journey {
             .normalize();
     static final String REFUSAL = "[role='treegrid'] [role='alert']";
 
-    @TempDir
-    static Path folder;
-
     private static LiveServer server;
-    static Browser browser;
+    /** Browsers that no journey is in just now. */
+    private static final BlockingDeque<Browser> FREE = new LinkedBlockingDeque<>();
+
+    @TempDir
+    Path folder;
+
+    Browser browser;
 
     @BeforeAll
     static synchronized void startServer() throws IOException {
         if (server == null) {
             server =
                     LiveServer.start(Files.createTempDirectory(Path.of("target").toAbsolutePath(), "journeys"));
-            browser = new Browser();
             Runtime.getRuntime().addShutdownHook(new Thread(() -> {
-                browser.close();
+                FREE.forEach(Browser::close);
                 server.close();
             }));
         }
     }
 
     @BeforeEach
-    void beginAfresh() {
+    void beginAfresh() throws IOException {
+        Browser free = FREE.poll();
+        browser = free == null
+                ? new Browser(Files.createTempDirectory(Path.of("target").toAbsolutePath(), "downloads"))
+                : free;
         browser.forget(server.address() + "/health");
+    }
+
+    @AfterEach
+    void leaveTheBrowser() {
+        FREE.push(browser);
+    }
+
+    static String address() {
+        return server.address();
     }
 
     /** Opens the list of projects. */

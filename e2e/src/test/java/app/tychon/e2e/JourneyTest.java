@@ -17,7 +17,7 @@ class JourneyTest extends Journey {
     private static final String P80 = "[data-level='80']";
 
     private void setRun(String iterations, String seed) {
-        browser.see("[aria-label='Settings of the run']").click();
+        browser.see("[aria-label^='Settings of the run']").click();
         browser.enter("input[aria-label='Iterations']", iterations);
         browser.enter("input[aria-label='Seed']", seed);
         browser.type(Keys.ESCAPE);
@@ -54,7 +54,7 @@ class JourneyTest extends Journey {
         browser.type(Keys.ESCAPE);
 
         browser.press("What drives it");
-        browser.read("[role='table'][aria-label='Criticality'] [data-row='I80']", "100 %");
+        browser.read("[role='grid'][aria-label='Criticality'] [data-row='I80']", "100 %");
 
         // Wider and later ranges, typed in the grid.
         browser.goTo("Ranges");
@@ -179,6 +179,21 @@ class JourneyTest extends Journey {
         browser.see("[role='treegrid'][aria-label='Plan']");
         browser.read("main", "Planned to finish on 22 Mar 2027");
         browser.read("[role='treegrid']", "Slab");
+    }
+
+    @Test
+    void theFirstViewOfAPlanNeedsLittle() {
+        bringIn(DEMO);
+        browser.open(browser.address());
+        browser.see("[data-row='S60']");
+        browser.see("[data-heading='finish']");
+        long script = ((Number) browser.await("const done = arguments[arguments.length - 1];"
+                        + "const scripts = () => performance.getEntriesByType('resource').filter(e => e.name.endsWith('.js'));"
+                        + "const names = scripts().map(e => e.name); performance.clearResourceTimings();"
+                        + "Promise.all(names.map(n => fetch(n, {cache: 'no-store'}).then(r => r.text()))).then(() =>"
+                        + " done(scripts().reduce((sum, e) => sum + e.encodedBodySize, 0)))"))
+                .longValue();
+        assertThat(script).as("bytes of script, compressed").isBetween(1L, 250_000L);
     }
 
     @Test

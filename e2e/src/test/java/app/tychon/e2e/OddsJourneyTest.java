@@ -16,7 +16,7 @@ class OddsJourneyTest extends Journey {
     private void simulate() {
         bringIn(DEMO);
         browser.goTo("Odds");
-        browser.see("[aria-label='Settings of the run']").click();
+        browser.see("[aria-label^='Settings of the run']").click();
         browser.enter("input[aria-label='Iterations']", "2000");
         browser.enter("input[aria-label='Seed']", "4711");
         browser.type(Keys.ESCAPE);
@@ -32,7 +32,7 @@ class OddsJourneyTest extends Journey {
         String world = browser.read(FUTURE, "of 2,000 finishes on");
         browser.read("main", "It stands at 80 % of all finishes");
         browser.read("main", "It was driven by S00 → S10");
-        browser.see("[data-row='S20'][data-drove='true']");
+        browser.see("[data-row='S20'] [data-drove='true']");
         browser.see("[aria-label='The next future']").click();
         String next = browser.readOtherThan(FUTURE, world);
         browser.enter("[aria-label='Number of the future']", "17");
@@ -71,7 +71,7 @@ class OddsJourneyTest extends Journey {
     void aRunIsHeldGoesOnIsKeptAndTellsWhatChangedSince() {
         bringIn(DEMO);
         browser.goTo("Odds");
-        browser.see("[aria-label='Settings of the run']").click();
+        browser.see("[aria-label^='Settings of the run']").click();
         browser.enter("input[aria-label='Iterations']", "400000");
         browser.enter("input[aria-label='Name']", "For the board");
         browser.type(Keys.ESCAPE);
@@ -100,7 +100,7 @@ class OddsJourneyTest extends Journey {
     }
 
     private void lookAt(String text) {
-        browser.see("[aria-label='Odds of what']").click();
+        browser.see("[aria-label^='Odds of what']").click();
         browser.fill("[aria-label='Look for a branch, milestone or activity']", text);
         browser.type(Keys.ENTER);
     }
@@ -148,7 +148,7 @@ class OddsJourneyTest extends Journey {
     void aRunIsPutBesideTheLiveOddsAndSaysWhatIsChanceAndWhatChanged() {
         bringIn(DEMO);
         browser.goTo("Odds");
-        browser.see("[aria-label='Settings of the run']").click();
+        browser.see("[aria-label^='Settings of the run']").click();
         browser.enter("input[aria-label='Iterations']", "5000");
         browser.enter("input[aria-label='Seed']", "4711");
         browser.type(Keys.ESCAPE);

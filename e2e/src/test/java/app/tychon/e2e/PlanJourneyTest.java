@@ -8,7 +8,7 @@ import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.ProjectFileWriter;
-import app.tychon.exchange.table.ScheduleSheet;
+import app.tychon.exchange.schedule.ScheduleSheet;
 import app.tychon.exchange.table.SheetFiles;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

@@ -12,6 +12,7 @@ class RestartTest {
             .toAbsolutePath()
             .normalize();
     private static final String READING = "[data-testid='reading']";
+    private static final String IN_WORDS = "[aria-label='In words']";
 
     @Test
     void aRecordedRunSurvivesARestartOfServerAndDatabase(@TempDir Path folder) {
@@ -26,6 +27,7 @@ class RestartTest {
             browser.goTo("Odds");
             browser.press("Record a run");
             browser.read("[aria-label='Odds by'] option:checked", "Run 1");
+            browser.read(IN_WORDS, "By 10,000 futures");
             reading = browser.read(READING, "Four futures in five finish by");
             run = browser.see("[aria-label='Odds by'] option:checked").getText();
             stage = browser.address().substring(server.address().length());
@@ -33,6 +35,7 @@ class RestartTest {
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
             browser.open(server.address() + stage);
+            browser.read(IN_WORDS, "By 10,000 futures");
             assertThat(browser.read(READING, "Four futures in five finish by")).isEqualTo(reading);
             assertThat(browser.see("[aria-label='Odds by'] option:checked").getText())
                     .isEqualTo(run);
@@ -48,7 +51,7 @@ class RestartTest {
             browser.choose("[aria-label='Project file or schedule']", DEMO.toString());
             browser.see("[role='treegrid'][aria-label='Plan']");
             browser.goTo("Odds");
-            browser.see("[aria-label='Settings of the run']").click();
+            browser.see("[aria-label^='Settings of the run']").click();
             browser.enter("input[aria-label='Iterations']", "1000000");
             browser.type(Keys.ESCAPE);
             browser.press("Record a run");

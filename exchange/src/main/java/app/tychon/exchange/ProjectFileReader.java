@@ -2,9 +2,11 @@ package app.tychon.exchange;
 
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.PlanDraft;
 import app.tychon.core.model.PlanRules;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Project;
+import app.tychon.core.model.Sections;
 import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
@@ -19,28 +21,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Reads open project files. Every problem of a file is reported at once; what this version cannot keep is refused. */
 public final class ProjectFileReader {
     static final String FORMAT = "tychon-project";
     static final int VERSION = 1;
 
-    private static final Set<String> FIELDS = Set.of(
-            "format",
-            "version",
-            "project",
-            "calendars",
-            "wbs",
-            "activities",
-            "links",
-            "grades",
-            "correlations",
-            "resources",
-            "assignments",
-            "costs",
-            "risks",
-            "accepted",
-            "evidence");
+    private static final Set<String> FIELDS = Stream.concat(
+                    Stream.of("format", "version"), SectionJson.ALL.stream().map(SectionJson::name))
+            .collect(Collectors.toUnmodifiableSet());
     private static final int MOST_FIELDS = 1000;
 
     private static final JsonMapper MAPPER = JsonMapper.builder()
@@ -133,20 +123,12 @@ public final class ProjectFileReader {
 
     private static Plan plan(JsonCursor at) {
         at.allow(FIELDS);
-        Project project = WorkJson.project(at.get("project"));
-        return new Plan(
-                project,
-                at.list("calendars", CalendarJson::read),
-                at.list("wbs", WorkJson::branch),
-                at.list("activities", activity -> WorkJson.activity(activity, project.calendar())),
-                at.list("links", WorkJson::link),
-                at.list("grades", SpreadJson::grade),
-                at.list("correlations", SpreadJson::correlation),
-                at.list("resources", MoneyJson::resource),
-                at.list("assignments", MoneyJson::assignment),
-                at.list("costs", MoneyJson::cost),
-                at.list("risks", RiskJson::read),
-                at.list("accepted", WorkJson::acceptance),
-                at.list("evidence", SpreadJson::evidence));
+        Project project = WorkJson.project(at.get(Sections.PROJECT.name()));
+        PlanDraft draft =
+                Plan.of(project, List.of(), List.of(), List.of(), List.of()).edit();
+        SectionJson.ALL.stream()
+                .filter(section -> section != SectionJson.PROJECT)
+                .forEach(section -> section.readInto(draft, at, project.calendar()));
+        return draft.done();
     }
 }

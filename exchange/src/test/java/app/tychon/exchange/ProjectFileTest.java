@@ -11,8 +11,11 @@ import app.tychon.core.model.ConstraintType;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
+import app.tychon.core.model.Section;
+import app.tychon.core.model.Sections;
 import app.tychon.core.model.Shape;
 import app.tychon.core.schedule.Network;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
@@ -24,6 +27,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -261,5 +265,18 @@ class ProjectFileTest {
                 .singleElement()
                 .asString()
                 .contains("not sound JSON");
+    }
+
+    @Test
+    void everySectionOfAPlanIsInTheSchemaAndInTheList() throws IOException {
+        JsonNode schema;
+        try (InputStream in = ProjectFileReader.class.getResourceAsStream("tychon-project.schema.json")) {
+            schema = new ObjectMapper().readTree(in);
+        }
+        List<String> described = new ArrayList<>();
+        schema.path("properties").fieldNames().forEachRemaining(described::add);
+        List<String> sections = Sections.ALL.stream().map(Section::name).toList();
+        assertThat(described).containsAll(sections).hasSize(sections.size() + 2).contains("format", "version");
+        assertThat(SectionJson.ALL).extracting(SectionJson::section).isEqualTo(Sections.ALL);
     }
 }

@@ -1,6 +1,7 @@
 package app.tychon.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -32,4 +33,17 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAPackage("..server.runs..");
+
+    @ArchTest
+    static final ArchRule FEATURES_DO_NOT_GO_ROUND_IN_CIRCLES =
+            slices().matching("app.tychon.server.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule TABLES_KNOW_NO_SUBJECT = noClasses()
+            .that()
+            .resideInAPackage("app.tychon.exchange.table..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "app.tychon.exchange.schedule..", "app.tychon.exchange.ranges..", "app.tychon.core.model..");
 }

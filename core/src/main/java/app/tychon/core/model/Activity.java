@@ -1,5 +1,6 @@
 package app.tychon.core.model;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 
 /**
@@ -13,9 +14,10 @@ import java.util.Optional;
  * @param grade        id of the grade of spread it has of its own; where it has none, that of its branch counts
  * @param estimate     how uncertain the duration is; goes before any grade
  * @param combineRisks how several risks that strike it in one iteration work together
- * @param watch        whether all its sampled values are kept
+ * @param watch        whether every run keeps all its sampled values, and a run until steady waits for its finish too
  * @param notes        what else is to be said of it; empty for nothing
  */
+@RecordBuilder
 public record Activity(
         String id,
         String wbs,
@@ -29,7 +31,8 @@ public record Activity(
         Optional<Estimate> estimate,
         CombineRisks combineRisks,
         boolean watch,
-        String notes) {
+        String notes)
+        implements ActivityBuilder.With {
 
     /** An activity without constraint, progress or spread. */
     public static Activity of(
@@ -48,204 +51,6 @@ public record Activity(
                 CombineRisks.ADD,
                 false,
                 "");
-    }
-
-    public Activity withId(String other) {
-        return new Activity(
-                other,
-                wbs,
-                name,
-                kind,
-                duration,
-                calendar,
-                constraint,
-                progress,
-                grade,
-                estimate,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withWbs(String other) {
-        return new Activity(
-                id,
-                other,
-                name,
-                kind,
-                duration,
-                calendar,
-                constraint,
-                progress,
-                grade,
-                estimate,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withKind(ActivityKind other) {
-        return new Activity(
-                id,
-                wbs,
-                name,
-                other,
-                duration,
-                calendar,
-                constraint,
-                progress,
-                grade,
-                estimate,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withCalendar(String other) {
-        return new Activity(
-                id,
-                wbs,
-                name,
-                kind,
-                duration,
-                other,
-                constraint,
-                progress,
-                grade,
-                estimate,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withNotes(String other) {
-        return new Activity(
-                id,
-                wbs,
-                name,
-                kind,
-                duration,
-                calendar,
-                constraint,
-                progress,
-                grade,
-                estimate,
-                combineRisks,
-                watch,
-                other);
-    }
-
-    public Activity withName(String other) {
-        return new Activity(
-                id,
-                wbs,
-                other,
-                kind,
-                duration,
-                calendar,
-                constraint,
-                progress,
-                grade,
-                estimate,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withDuration(WorkDuration other) {
-        return new Activity(
-                id,
-                wbs,
-                name,
-                kind,
-                other,
-                calendar,
-                constraint,
-                progress,
-                grade,
-                estimate,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withConstraint(Optional<Constraint> other) {
-        return new Activity(
-                id, wbs, name, kind, duration, calendar, other, progress, grade, estimate, combineRisks, watch, notes);
-    }
-
-    public Activity withProgress(Progress other) {
-        return new Activity(
-                id,
-                wbs,
-                name,
-                kind,
-                duration,
-                calendar,
-                constraint,
-                other,
-                grade,
-                estimate,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withGrade(Optional<String> other) {
-        return new Activity(
-                id,
-                wbs,
-                name,
-                kind,
-                duration,
-                calendar,
-                constraint,
-                progress,
-                other,
-                estimate,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withEstimate(Optional<Estimate> other) {
-        return new Activity(
-                id,
-                wbs,
-                name,
-                kind,
-                duration,
-                calendar,
-                constraint,
-                progress,
-                grade,
-                other,
-                combineRisks,
-                watch,
-                notes);
-    }
-
-    public Activity withCombineRisks(CombineRisks other) {
-        return new Activity(
-                id, wbs, name, kind, duration, calendar, constraint, progress, grade, estimate, other, watch, notes);
-    }
-
-    /** Whether all its sampled values are kept by every run, and a run until steady waits for its finish too. */
-    public Activity withWatch(boolean other) {
-        return new Activity(
-                id,
-                wbs,
-                name,
-                kind,
-                duration,
-                calendar,
-                constraint,
-                progress,
-                grade,
-                estimate,
-                combineRisks,
-                other,
-                notes);
     }
 
     /** What a day of its duration or estimate is, in minutes: of its calendar, or of the clock where it ignores that. */

@@ -11,22 +11,23 @@ final class BranchRules {
     private final PlanNames names;
     private final Found found;
 
-    BranchRules(Plan plan, PlanNames names, Found found) {
+    private BranchRules(Plan plan, PlanNames names, Found found) {
         this.plan = plan;
         this.names = names;
         this.found = found;
     }
 
-    void check() {
+    static void check(Plan plan, PlanNames names, Found found) {
+        new BranchRules(plan, names, found).check();
+    }
+
+    private void check() {
         Map<String, String> parents = new HashMap<>();
         for (int i = 0; i < plan.wbs().size(); i++) {
             WbsNode node = plan.wbs().get(i);
             found.addAll("/wbs/" + i, TextRules.name("/name", node.name()));
             found.addAll(TextRules.text("/wbs/" + i + "/code", node.code(), Bounds.LONGEST_OUTLINE));
-            int index = i;
-            node.grade()
-                    .filter(id -> !names.grades.contains(id))
-                    .ifPresent(id -> found.add("/wbs/" + index + "/grade", "there is no grade \"" + id + "\""));
+            names.needGrade("/wbs/" + i, node.grade(), found);
             node.parent().ifPresent(parent -> parents.put(node.id(), parent));
         }
         for (int i = 0; i < plan.wbs().size(); i++) {

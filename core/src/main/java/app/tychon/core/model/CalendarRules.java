@@ -15,6 +15,15 @@ final class CalendarRules {
 
     private CalendarRules() {}
 
+    /** All calendars of a plan. */
+    static void check(Plan plan, PlanNames names, Found found) {
+        for (int i = 0; i < plan.calendars().size(); i++) {
+            CalendarDefinition calendar = plan.calendars().get(i);
+            found.addAll("/calendars/" + i, TextRules.name("/name", calendar.name()));
+            found.addAll("/calendars/" + i, problems(calendar));
+        }
+    }
+
     static List<Problem> problems(CalendarDefinition calendar) {
         List<Problem> found = new ArrayList<>();
         if (!(calendar.hoursPerDay() > 0 && calendar.hoursPerDay() <= 24)) {

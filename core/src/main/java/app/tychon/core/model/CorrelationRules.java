@@ -17,13 +17,17 @@ final class CorrelationRules {
 
     private final Map<Set<String>, Double> asked = new HashMap<>();
 
-    CorrelationRules(Plan plan, PlanNames names, Found found) {
+    private CorrelationRules(Plan plan, PlanNames names, Found found) {
         this.plan = plan;
         this.names = names;
         this.found = found;
     }
 
-    void check() {
+    static void check(Plan plan, PlanNames names, Found found) {
+        new CorrelationRules(plan, names, found).check();
+    }
+
+    private void check() {
         Set<String> seen = new HashSet<>();
         for (Correlation correlation : plan.correlations()) {
             correlation.members().stream().filter(m -> !seen.add(m)).forEach(shared::add);

@@ -1,5 +1,6 @@
 package app.tychon.core.model;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 
 /**
@@ -11,6 +12,7 @@ import java.util.Optional;
  * @param grade      id of the grade of spread it has of its own; where it has none, that of the branch it stands in counts
  * @param estimate   how uncertain the amount is, for both shares alike; goes before any grade
  */
+@RecordBuilder
 public record CostLine(
         String id,
         String name,
@@ -19,9 +21,5 @@ public record CostLine(
         double fixedShare,
         CostTiming timing,
         Optional<String> grade,
-        Optional<Estimate> estimate) {
-
-    public CostLine withSpread(Optional<String> otherGrade, Optional<Estimate> otherEstimate) {
-        return new CostLine(id, name, on, amount, fixedShare, timing, otherGrade, otherEstimate);
-    }
-}
+        Optional<Estimate> estimate)
+        implements CostLineBuilder.With {}

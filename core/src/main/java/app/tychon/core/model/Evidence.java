@@ -1,5 +1,6 @@
 package app.tychon.core.model;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -8,7 +9,9 @@ import java.util.OptionalDouble;
  *
  * @param on ids of the activities, cost lines and grades whose range was fitted to it
  */
-public record Evidence(String id, String name, List<Observation> observations, List<String> on) {
+@RecordBuilder
+public record Evidence(String id, String name, List<Observation> observations, List<String> on)
+        implements EvidenceBuilder.With {
     public Evidence {
         observations = List.copyOf(observations);
         on = List.copyOf(on);
@@ -33,9 +36,5 @@ public record Evidence(String id, String name, List<Observation> observations, L
         return observations.stream()
                 .mapToDouble(o -> ratios ? o.actual() / o.planned().getAsDouble() : o.actual())
                 .toArray();
-    }
-
-    public Evidence withOn(List<String> others) {
-        return new Evidence(id, name, observations, others);
     }
 }

@@ -12,6 +12,21 @@ public final class EvidenceRules {
 
     private EvidenceRules() {}
 
+    /** All evidence of a plan. */
+    static void check(Plan plan, PlanNames names, Found found) {
+        for (int i = 0; i < plan.evidence().size(); i++) {
+            Evidence evidence = plan.evidence().get(i);
+            String pointer = "/evidence/" + i;
+            found.addAll(pointer, problems(evidence));
+            for (int u = 0; u < evidence.on().size(); u++) {
+                String id = evidence.on().get(u);
+                if (!names.activities.containsKey(id) && !names.costs.contains(id) && !names.grades.contains(id)) {
+                    found.add(pointer + "/on/" + u, "there is no activity, cost line or grade \"" + id + "\"");
+                }
+            }
+        }
+    }
+
     public static List<Problem> problems(Evidence evidence) {
         List<Problem> found = new ArrayList<>(TextRules.name("/name", evidence.name()));
         List<Evidence.Observation> all = evidence.observations();

@@ -1,11 +1,14 @@
 package app.tychon.core.model;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 
 /**
  * Everything that is calculated: a project with its calendars, work breakdown, activities, logic, spread, risks and
  * money.
  */
+@RecordBuilder
+@RecordBuilder.Options(suffix = "Draft", buildMethodName = "done")
 public record Plan(
         Project project,
         List<CalendarDefinition> calendars,
@@ -19,7 +22,8 @@ public record Plan(
         List<CostLine> costs,
         List<Risk> risks,
         List<Acceptance> accepted,
-        List<Evidence> evidence) {
+        List<Evidence> evidence)
+        implements PlanDraft.With {
 
     /** What {@code on} says of a cost line or an impact that concerns the whole project. */
     public static final String PROJECT = "project";
@@ -78,22 +82,6 @@ public record Plan(
 
     /** A copy of which sections can be replaced. */
     public PlanDraft edit() {
-        return new PlanDraft(this);
-    }
-
-    public Plan withActivities(List<Activity> others) {
-        return edit().activities(others).done();
-    }
-
-    public Plan withLinks(List<Link> others) {
-        return edit().links(others).done();
-    }
-
-    public Plan withCosts(List<CostLine> others) {
-        return edit().costs(others).done();
-    }
-
-    public Plan withRisks(List<Risk> others) {
-        return edit().risks(others).done();
+        return PlanDraft.builder(this);
     }
 }

@@ -31,4 +31,16 @@ final class PlanNames {
                 .filter(Activity::isHammock)
                 .isPresent();
     }
+
+    void needActivity(String pointer, String id, Found found) {
+        if (!activities.containsKey(id)) {
+            found.add(pointer, "there is no activity \"" + id + "\"");
+        }
+    }
+
+    /** @param pointer of what has the grade */
+    void needGrade(String pointer, Optional<String> grade, Found found) {
+        grade.filter(id -> !grades.contains(id))
+                .ifPresent(id -> found.add(pointer + "/grade", "there is no grade \"" + id + "\""));
+    }
 }

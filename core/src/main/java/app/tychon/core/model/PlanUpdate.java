@@ -230,17 +230,7 @@ public final class PlanUpdate {
         Optional<LocalDateTime> later = newer.project()
                 .dataDate()
                 .filter(date -> own.dataDate().filter(d -> !d.isBefore(date)).isEmpty());
-        return taken.isEmpty() || later.isEmpty()
-                ? own
-                : new Project(
-                        own.id(),
-                        own.name(),
-                        own.currency(),
-                        own.start(),
-                        later,
-                        own.calendar(),
-                        own.lagCalendar(),
-                        own.targets());
+        return taken.isEmpty() || later.isEmpty() ? own : own.withDataDate(later);
     }
 
     private List<Link> links(Plan left, List<RowChange> taken, Set<String> there) {

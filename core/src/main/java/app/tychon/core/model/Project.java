@@ -1,5 +1,6 @@
 package app.tychon.core.model;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDateTime;
 import java.util.Optional;
 
@@ -11,6 +12,7 @@ import java.util.Optional;
  * @param dataDate up to when progress is known; nothing not yet done can happen before it
  * @param calendar id of the project's calendar, in which its duration is counted
  */
+@RecordBuilder
 public record Project(
         String id,
         String name,
@@ -19,4 +21,5 @@ public record Project(
         Optional<LocalDateTime> dataDate,
         String calendar,
         LagCalendar lagCalendar,
-        Targets targets) {}
+        Targets targets)
+        implements ProjectBuilder.With {}

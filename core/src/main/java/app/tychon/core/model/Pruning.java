@@ -115,7 +115,7 @@ public record Pruning(Plan plan, List<String> gone) {
                             r.probability(),
                             impacts(r.impacts(), "an impact of the response to risk " + risk.id()),
                             r.actions()));
-            return risk.withImpacts(own, response);
+            return risk.withImpacts(own).withResponse(response);
         }
 
         /** An impact goes where nothing is left for it to strike. */

@@ -18,7 +18,8 @@ public final class Renaming {
         UnaryOperator<String> id = name -> names.getOrDefault(name, name);
         return plan.edit()
                 .wbs(plan.wbs().stream()
-                        .map(n -> new WbsNode(id.apply(n.id()), n.parent().map(id), n.code(), n.name(), n.grade()))
+                        .map(n ->
+                                n.withId(id.apply(n.id())).withParent(n.parent().map(id)))
                         .toList())
                 .activities(plan.activities().stream()
                         .map(a -> names.containsKey(a.id()) || names.containsKey(a.wbs())
@@ -32,15 +33,7 @@ public final class Renaming {
                         .map(a -> new Assignment(id.apply(a.activity()), a.resource(), a.units()))
                         .toList())
                 .costs(plan.costs().stream()
-                        .map(c -> new CostLine(
-                                c.id(),
-                                c.name(),
-                                id.apply(c.on()),
-                                c.amount(),
-                                c.fixedShare(),
-                                c.timing(),
-                                c.grade(),
-                                c.estimate()))
+                        .map(c -> c.withOn(id.apply(c.on())))
                         .toList())
                 .correlations(plan.correlations().stream()
                         .map(g -> new Correlation(g.id(), g.name(), all(g.members(), id), g.coefficient(), g.matrix()))
@@ -62,7 +55,7 @@ public final class Renaming {
     private static Risk risk(Risk risk, UnaryOperator<String> id) {
         Optional<Response> response =
                 risk.response().map(r -> new Response(r.probability(), impacts(r.impacts(), id), r.actions()));
-        return risk.withImpacts(impacts(risk.impacts(), id), response);
+        return risk.withImpacts(impacts(risk.impacts(), id)).withResponse(response);
     }
 
     private static List<Impact> impacts(List<Impact> impacts, UnaryOperator<String> id) {

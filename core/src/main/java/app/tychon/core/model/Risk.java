@@ -1,5 +1,6 @@
 package app.tychon.core.model;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,6 +13,7 @@ import java.util.Optional;
  * @param onlyIf         another risk it depends on
  * @param exclusiveGroup name of a group of which at most one occurs in an iteration
  */
+@RecordBuilder
 public record Risk(
         String id,
         String title,
@@ -24,7 +26,8 @@ public record Risk(
         Optional<Recurrence> recurrence,
         Optional<Condition> onlyIf,
         Optional<String> exclusiveGroup,
-        Optional<Response> response) {
+        Optional<Response> response)
+        implements RiskBuilder.With {
 
     public Risk {
         impacts = List.copyOf(impacts);
@@ -42,22 +45,6 @@ public record Risk(
         CLOSED,
         /** It has happened, so it does in every iteration. */
         OCCURRED
-    }
-
-    public Risk withImpacts(List<Impact> others, Optional<Response> otherwise) {
-        return new Risk(
-                id,
-                title,
-                kind,
-                state,
-                category,
-                owner,
-                probability,
-                others,
-                recurrence,
-                onlyIf,
-                exclusiveGroup,
-                otherwise);
     }
 
     /** Whether it takes part in a simulation at all. */

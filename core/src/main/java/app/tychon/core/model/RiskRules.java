@@ -17,13 +17,17 @@ final class RiskRules {
     private final PlanNames names;
     private final Found found;
 
-    RiskRules(Plan plan, PlanNames names, Found found) {
+    private RiskRules(Plan plan, PlanNames names, Found found) {
         this.plan = plan;
         this.names = names;
         this.found = found;
     }
 
-    void check() {
+    static void check(Plan plan, PlanNames names, Found found) {
+        new RiskRules(plan, names, found).check();
+    }
+
+    private void check() {
         ImpactRules impacts = new ImpactRules(names, found);
         for (int i = 0; i < plan.risks().size(); i++) {
             Risk risk = plan.risks().get(i);

@@ -1,5 +1,6 @@
 package app.tychon.core.model;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 
 /**
@@ -7,4 +8,6 @@ import java.util.Optional;
  *
  * @param grade id of the grade of spread that everything beneath has that has none of its own
  */
-public record WbsNode(String id, Optional<String> parent, String code, String name, Optional<String> grade) {}
+@RecordBuilder
+public record WbsNode(String id, Optional<String> parent, String code, String name, Optional<String> grade)
+        implements WbsNodeBuilder.With {}

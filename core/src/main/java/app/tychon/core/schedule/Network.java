@@ -108,8 +108,6 @@ public final class Network {
     }
 
     /**
-     * Compiles a plan.
-     *
      * @throws InvalidPlanException with every problem of the plan, loops in its logic included
      */
     public static Network of(Plan plan) {

@@ -10,9 +10,6 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.Basis;
-import app.tychon.core.model.CalendarDefinition;
-import app.tychon.core.model.CostLine;
-import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.Impact.Draw;
 import app.tychon.core.model.Impact.Effect;
 import app.tychon.core.model.InvalidPlanException;
@@ -23,40 +20,36 @@ import app.tychon.core.model.Recurrence;
 import app.tychon.core.model.Resource;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
-import app.tychon.core.model.Shift;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.CashFlow.Period;
-import app.tychon.core.statistics.DateSample;
-import java.time.DayOfWeek;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What the contract leaves open and the notes on calculation decide, case by case, against exact values. */
 class DecidedTest {
-    private static final double DAY = 480;
-    private static final RunSettings SETTINGS = new RunSettings(1000, 5, Sampling.LATIN, 2);
+    static final double DAY = 480;
+    static final RunSettings SETTINGS = new RunSettings(1000, 5, Sampling.LATIN, 2);
 
-    private static RunResult run(PlanBuilder plan) {
+    static RunResult run(PlanBuilder plan) {
         return run(CompiledPlan.of(plan.build()));
     }
 
-    private static RunResult run(CompiledPlan plan) {
+    static RunResult run(CompiledPlan plan) {
         return Simulation.run(plan, SETTINGS, RunMonitor.NONE);
     }
 
-    private static ActivityResult of(RunResult result, String id) {
+    static ActivityResult of(RunResult result, String id) {
         return result.activities().stream()
                 .filter(a -> a.id().equals(id))
                 .findFirst()
                 .orElseThrow();
     }
 
-    private static double occurred(RunResult result, String id) {
+    static double occurred(RunResult result, String id) {
         return result.risks().stream()
                 .filter(r -> r.id().equals(id))
                 .findFirst()
@@ -263,106 +256,5 @@ class DecidedTest {
         double years = (10 * 7 + 1 + 9 / 24.0) / 365.25;
         double struck = Arrays.stream(result.duration()).average().orElse(0) / DAY - (525 + 52);
         assertThat(struck).isCloseTo(20 * years, within(4 * Math.sqrt(20 * years / 20_000)));
-    }
-
-    @Test
-    void aRecurringRiskThatStruckZeroTimesDidNotOccur() {
-        Shape never = new Shape.Fixed(0);
-        RunResult result = run(new PlanBuilder()
-                .task("A", 10)
-                .risk(threat("K1", 1)
-                        .addsDays(new Shape.Fixed(1), "A")
-                        .recurs(new Recurrence.Count(never))
-                        .risk())
-                .risk(threat("K2", 1)
-                        .addsDays(new Shape.Fixed(2), "A")
-                        .onlyIf("K1", true)
-                        .risk())
-                .risk(threat("K3", 1)
-                        .addsDays(new Shape.Fixed(4), "A")
-                        .onlyIf("K1", false)
-                        .risk()));
-        assertThat(occurred(result, "K1")).isZero();
-        assertThat(occurred(result, "K2")).isZero();
-        assertThat(result.duration()).containsOnly(14 * DAY);
-    }
-
-    @Test
-    void anOccurredRiskHappensInEveryFutureWhateverItsConditionSays() {
-        RunResult result = run(new PlanBuilder()
-                .task("A", 10)
-                .risk(threat("K1", 0.2).addsDays(new Shape.Fixed(0), "A").risk())
-                .risk(threat("K2", 0.5)
-                        .state(Risk.State.OCCURRED)
-                        .addsDays(new Shape.Fixed(3), "A")
-                        .onlyIf("K1", true)
-                        .risk())
-                .risk(threat("K3", 0.5)
-                        .state(Risk.State.OCCURRED)
-                        .addsDays(new Shape.Fixed(1), "A")
-                        .onlyIf("closed", true)
-                        .risk())
-                .risk(threat("closed", 0.5)
-                        .state(Risk.State.CLOSED)
-                        .addsDays(new Shape.Fixed(9), "A")
-                        .risk()));
-        assertThat(occurred(result, "K2")).isEqualTo(1);
-        assertThat(occurred(result, "K3")).isEqualTo(1);
-        assertThat(result.duration()).containsOnly(14 * DAY);
-    }
-
-    /** A value that repeats, and a rare one that no pilot shows: both once drew means from the middles of bins. */
-    @Test
-    void meansOfStartsAndFinishesAreExact() {
-        Shape rare = new Shape.Discrete(List.of(new Shape.Point(10, 0.9), new Shape.Point(400, 0.1)));
-        PlanBuilder plan = new PlanBuilder()
-                .task("A", 10, rare)
-                .task("B", 3, new Shape.Uniform(2, 5))
-                .link("A", "B");
-        CompiledPlan compiled = CompiledPlan.of(plan.build());
-        RunResult result = run(compiled);
-        for (String id : List.of("A", "B")) {
-            Output all = Output.of(compiled, SETTINGS, 1000, id);
-            assertThat(of(result, id).meanStart())
-                    .isCloseTo(Arrays.stream(all.start()).average().orElse(0), within(1e-5));
-            assertThat(of(result, id).meanFinish())
-                    .isCloseTo(Arrays.stream(all.finish()).average().orElse(0), within(1e-5));
-        }
-    }
-
-    @Test
-    void watchedActivitiesHaveExactPercentiles() {
-        Plan plan = new PlanBuilder()
-                .task("A", 10, new Shape.Triangular(5, 10, 40))
-                .last(a -> a.withWatch(true))
-                .build();
-        CompiledPlan compiled = CompiledPlan.of(plan);
-        RunResult result = run(compiled);
-        Output kept = result.outputs().get(0);
-        assertThat(of(result, "A").finish())
-                .containsExactly(DateSample.of(kept.finish(), compiled.network().projectTime())
-                        .percentiles());
-    }
-
-    /** Round the clock, so that work starts and finishes at midnights. */
-    @Test
-    void aStartAtMidnightOfTheFirstBelongsToTheMonthThatBegins() {
-        CalendarDefinition clock = new CalendarDefinition(
-                "clock",
-                "Round the clock",
-                24,
-                Arrays.stream(DayOfWeek.values()).collect(Collectors.toMap(d -> d, d -> List.of(new Shift(0, 1440)))),
-                List.of());
-        Plan plain = new PlanBuilder()
-                .calendar(clock)
-                .task("wait", "W", "clock", WorkDuration.parse("736h").orElseThrow(), null)
-                .task("A", "W", "clock", WorkDuration.parse("24h").orElseThrow(), null)
-                .link("wait", "A")
-                .build();
-        // From 1 March at 08:00 for 736 hours: the wait ends, and A starts, at midnight of 1 April.
-        CompiledPlan plan = CompiledPlan.of(plain.withCosts(List.of(
-                new CostLine("S", "Fee", "A", 100, 1, CostTiming.START, Optional.empty(), Optional.empty()),
-                new CostLine("F", "Fee", "wait", 7, 1, CostTiming.FINISH, Optional.empty(), Optional.empty()))));
-        assertThat(CashFlow.of(plan, run(plan), Period.MONTH).planned()).containsExactly(7, 100);
     }
 }

@@ -10,6 +10,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToIntFunction;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -29,12 +30,13 @@ public final class CsvTables {
      *
      * @throws UnreadableTableException when it is no text, or has no header
      */
-    public static Table read(InputStream in) throws IOException, UnreadableTableException {
-        return read(text(in.readAllBytes()));
+    static Table read(InputStream in, ToIntFunction<List<String>> subject)
+            throws IOException, UnreadableTableException {
+        return read(text(in.readAllBytes()), subject);
     }
 
     /** Reads a table out of text, such as what was copied from a spreadsheet. */
-    public static Table read(String text) throws UnreadableTableException {
+    public static Table read(String text, ToIntFunction<List<String>> subject) throws UnreadableTableException {
         List<Table.Row> rows = new ArrayList<>();
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
@@ -55,7 +57,7 @@ public final class CsvTables {
             throw new UnreadableTableException(
                     "The file is no sound table of text: a quotation mark is opened and never closed.");
         }
-        return Tables.of(rows);
+        return Tables.of(rows, subject);
     }
 
     /** Without blank cells at the end, of which spreadsheets write many. */

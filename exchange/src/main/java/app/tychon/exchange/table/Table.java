@@ -25,7 +25,7 @@ public record Table(List<String> header, List<Row> rows) {
         }
 
         /** Blanks before the text of a cell. */
-        int indent(int column) {
+        public int indent(int column) {
             String text = column >= 0 && column < cells.size() ? cells.get(column) : "";
             return text.length() - text.stripLeading().length();
         }

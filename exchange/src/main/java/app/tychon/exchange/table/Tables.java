@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToIntFunction;
 
 /** Reads tables, whatever they are kept in: text in many forms, or a spreadsheet. */
 public final class Tables {
@@ -26,9 +27,12 @@ public final class Tables {
     /**
      * Reads a table.
      *
+     * @param subject how much a row of titles says of what the table is about, so that its header is found among the first
+     *     rows, and its sheet among several
      * @throws UnreadableTableException when it is too large, no table, or has no header
      */
-    public static Table read(InputStream in) throws IOException, UnreadableTableException {
+    public static Table read(InputStream in, ToIntFunction<List<String>> subject)
+            throws IOException, UnreadableTableException {
         byte[] bytes = in.readNBytes(LARGEST + 1);
         if (bytes.length > LARGEST) {
             throw new UnreadableTableException("The file has more than " + LARGEST / 1_000_000
@@ -43,8 +47,8 @@ public final class Tables {
                     "This is a PDF: a picture of a table. Export the table itself as XLSX or CSV.");
         }
         return starts(bytes, ZIP)
-                ? XlsxTables.read(new ByteArrayInputStream(bytes), bytes)
-                : CsvTables.read(new ByteArrayInputStream(bytes));
+                ? XlsxTables.read(new ByteArrayInputStream(bytes), bytes, subject)
+                : CsvTables.read(new ByteArrayInputStream(bytes), subject);
     }
 
     private static boolean starts(byte[] bytes, byte[] mark) {
@@ -57,17 +61,17 @@ public final class Tables {
     }
 
     /**
-     * A table out of rows, of which blank ones are left out. The header is the row that says most of what a schedule's
-     * header says, among the first; titles may stand above it.
+     * A table out of rows, of which blank ones are left out. The header is the row that says most of its
+     * subject, among the first; titles may stand above it.
      */
-    static Table of(List<Table.Row> rows) throws UnreadableTableException {
+    static Table of(List<Table.Row> rows, ToIntFunction<List<String>> subject) throws UnreadableTableException {
         if (rows.isEmpty()) {
             throw new UnreadableTableException("The table is empty: it has not even a header.");
         }
         int header = 0;
-        int most = ScheduleColumn.guess(rows.get(0).cells()).size();
+        int most = subject.applyAsInt(rows.get(0).cells());
         for (int i = 1; i < Math.min(rows.size(), ROWS_ABOVE_A_HEADER); i++) {
-            int said = ScheduleColumn.guess(rows.get(i).cells()).size();
+            int said = subject.applyAsInt(rows.get(i).cells());
             if (said > most && said >= 2) {
                 header = i;
                 most = said;

@@ -12,6 +12,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipFile;
@@ -33,13 +34,16 @@ final class XlsxTables {
 
     private XlsxTables() {}
 
-    static Table read(InputStream in, byte[] bytes) throws IOException, UnreadableTableException {
+    static Table read(InputStream in, byte[] bytes, ToIntFunction<List<String>> subject)
+            throws IOException, UnreadableTableException {
         weigh(bytes);
         try (ReadableWorkbook workbook = new ReadableWorkbook(in, new ReadingOptions(true, false))) {
             Table best = null;
             for (Sheet sheet : workbook.getSheets().toList()) {
-                Optional<Table> table = table(sheet);
-                if (table.isPresent() && (best == null || said(table.get()) > said(best))) {
+                Optional<Table> table = table(sheet, subject);
+                if (table.isPresent()
+                        && (best == null
+                                || subject.applyAsInt(table.get().header()) > subject.applyAsInt(best.header()))) {
                     best = table.get();
                 }
             }
@@ -51,10 +55,6 @@ final class XlsxTables {
             throw new UnreadableTableException(
                     "The workbook cannot be read: it is cut short, or no spreadsheet at all. Save it again as .xlsx.");
         }
-    }
-
-    private static int said(Table table) {
-        return ScheduleColumn.guess(table.header()).size();
     }
 
     /** Unpacks once without keeping anything, so that a bomb is known before it goes off. */
@@ -93,7 +93,8 @@ final class XlsxTables {
         }
     }
 
-    private static Optional<Table> table(Sheet sheet) throws IOException, UnreadableTableException {
+    private static Optional<Table> table(Sheet sheet, ToIntFunction<List<String>> subject)
+            throws IOException, UnreadableTableException {
         List<Table.Row> rows = new ArrayList<>();
         try (Stream<Row> all = sheet.openStream()) {
             for (Iterator<Row> each = all.iterator(); each.hasNext(); ) {
@@ -108,7 +109,7 @@ final class XlsxTables {
                 }
             }
         }
-        return rows.size() < 2 ? Optional.empty() : Optional.of(Tables.of(rows));
+        return rows.size() < 2 ? Optional.empty() : Optional.of(Tables.of(rows, subject));
     }
 
     private static List<String> cells(Row row) {

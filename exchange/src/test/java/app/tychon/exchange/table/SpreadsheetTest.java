@@ -1,7 +1,6 @@
 package app.tychon.exchange.table;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
@@ -15,6 +14,12 @@ import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Scheduler;
+import app.tychon.exchange.schedule.ColumnGuess;
+import app.tychon.exchange.schedule.Fidelity;
+import app.tychon.exchange.schedule.PlainWeek;
+import app.tychon.exchange.schedule.ScheduleColumn;
+import app.tychon.exchange.schedule.ScheduleReader;
+import app.tychon.exchange.schedule.ScheduleSheet;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -22,8 +27,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.junit.jupiter.api.Test;
@@ -31,8 +34,8 @@ import org.junit.jupiter.api.Test;
 class SpreadsheetTest {
     private static final LocalDateTime START = LocalDateTime.of(2027, 3, 1, 8, 0);
 
-    private static Table table(byte[] file) throws Exception {
-        return Tables.read(new ByteArrayInputStream(file));
+    static Table table(byte[] file) throws Exception {
+        return Tables.read(new ByteArrayInputStream(file), ScheduleColumn::says);
     }
 
     private static ScheduleReader.Read read(byte[] file) throws Exception {
@@ -180,116 +183,17 @@ class SpreadsheetTest {
                 .satisfies(d -> assertThat(d.reason()).contains("cannot start before the data date, 2027-03-12"));
     }
 
-    @Test
-    void badFilesAreRefusedWithASentenceThatHelps() throws Exception {
-        byte[] good = workbook(sheet -> {
-            sheet.value(0, 0, "Name");
-            sheet.value(1, 0, "A");
-        });
-        refused(Arrays.copyOf(good, good.length / 2), "damaged or cut short");
-        refused(new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0, 1}, "password");
-        refused("%PDF-1.7".getBytes(StandardCharsets.UTF_8), "PDF");
-        refused(zip("a.txt", "hello"), "no .xlsx workbook");
-        refused(zip("xl/workbook.xml", "<not xml"), "cannot be read");
-        refused(bomb(), "Unpacked, the workbook comes to more than");
-        String entity = "<?xml version=\"1.0\"?><!DOCTYPE w [<!ENTITY x SYSTEM \"file:///etc/hostname\">]>"
-                + "<workbook><sheets><sheet name=\"&x;\"/></sheets></workbook>";
-        refused(zip("xl/workbook.xml", entity), "workbook");
-    }
-
-    private static void refused(byte[] file, String reason) {
-        assertThatThrownBy(() -> table(file))
-                .isInstanceOf(UnreadableTableException.class)
-                .hasMessageContaining(reason);
-    }
-
     /** Writes cells of a sheet. */
-    private interface Cells {
+    interface Cells {
         void write(Worksheet sheet);
     }
 
-    private static byte[] workbook(Cells cells) throws IOException {
+    static byte[] workbook(Cells cells) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (Workbook workbook = new Workbook(out, "test", "1.0")) {
             cells.write(workbook.newWorksheet("One"));
         }
         return out.toByteArray();
-    }
-
-    private static byte[] zip(String name, String content) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            zip.putNextEntry(new ZipEntry(name));
-            zip.write(content.getBytes(StandardCharsets.UTF_8));
-            zip.closeEntry();
-        }
-        return out.toByteArray();
-    }
-
-    /** A gigabyte of nothing in a megabyte. */
-    private static byte[] bomb() throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        byte[] zeros = new byte[1 << 20];
-        try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            zip.putNextEntry(new ZipEntry("xl/workbook.xml"));
-            for (int i = 0; i < 1000; i++) {
-                zip.write(zeros);
-            }
-            zip.closeEntry();
-        }
-        return out.toByteArray();
-    }
-
-    @Test
-    void whatLooksLikeAFormulaIsHarmlessInAFile() throws Exception {
-        Plan plan = RandomPlans.oneCalendar(1, 3);
-        Plan named = plan.withActivities(
-                plan.activities().stream().map(a -> a.withName("=1+1")).toList());
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SheetFiles.csv(ScheduleSheet.of(named, Scheduler.schedule(Network.of(named))), out);
-        assertThat(out.toString(StandardCharsets.UTF_8)).contains(",'=1+1,").doesNotContain(",=1+1");
-    }
-
-    private static byte[] sheet(String cells) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            for (String[] part : new String[][] {
-                {"xl/workbook.xml", "<workbook><sheets><sheet name=\"One\" sheetId=\"1\"/></sheets></workbook>"},
-                {"xl/worksheets/sheet1.xml", "<worksheet><sheetData>" + cells + "</sheetData></worksheet>"}
-            }) {
-                zip.putNextEntry(new ZipEntry(part[0]));
-                zip.write(part[1].getBytes(StandardCharsets.UTF_8));
-                zip.closeEntry();
-            }
-        }
-        return out.toByteArray();
-    }
-
-    /** Each of these once took all memory there was. */
-    @Test
-    void cellsThatNoSpreadsheetHasRoomForAreRefusedBeforeAnythingReadsThem() throws Exception {
-        refused(sheet("<row r=\"1\"><c r=\"ZZZZZZ1\"><v>1</v></c></row>"), "ZZZZZZ1");
-        refused(sheet("<row r=\"1\"><c r=\"XFE1\"><v>1</v></c></row>"), "XFE1");
-        refused(sheet("<row r=\"1\"><c r=\"A999999999\"><v>1</v></c></row>"), "A999999999");
-        refused(sheet("<row r=\"1999999999\"/>"), "1999999999");
-        refused(sheet("<row r=\"1\"><c r=\"B1\"><v>1e999999999</v></c></row>"), "Cell B1");
-        refused(sheet("<row r=\"1\"><c r=\"B1\"><v>9E-999999999</v></c></row>"), "Cell B1");
-        SheetBounds.check(
-                new ByteArrayInputStream("<s><row r=\"1048576\"><c r=\"XFD1048576\"><v>1.5E+300</v></c></row></s>"
-                        .getBytes(StandardCharsets.UTF_8)));
-    }
-
-    @Test
-    void signsThatSpreadsheetsTakeForFormulasAreHarmlessWhicheverTheyAre() throws Exception {
-        for (String start : List.of("=", "+", "-", "@", "\t=", "\r=", "\uFF1D", "\uFF0B", "\uFF0D", "\uFF20")) {
-            Plan plan = RandomPlans.oneCalendar(1, 1);
-            Plan named = plan.withActivities(plan.activities().stream()
-                    .map(a -> a.withName(start + "cmd"))
-                    .toList());
-            ByteArrayOutputStream out = new ByteArrayOutputStream();
-            SheetFiles.csv(ScheduleSheet.of(named, Scheduler.schedule(Network.of(named))), out);
-            assertThat(out.toString(StandardCharsets.UTF_8)).as(start).contains("'" + start + "cmd");
-        }
     }
 
     @Test

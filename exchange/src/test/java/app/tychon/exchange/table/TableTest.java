@@ -6,6 +6,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.core.model.Link;
 import app.tychon.core.model.WorkDuration;
+import app.tychon.exchange.schedule.DurationWords;
+import app.tychon.exchange.schedule.PredecessorText;
+import app.tychon.exchange.schedule.ScheduleColumn;
+import app.tychon.exchange.schedule.ScheduleReader;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
@@ -90,7 +94,7 @@ class TableTest {
 
     @Test
     void quotedSeparatorsAndLinesStayInTheirCell() throws UnreadableTableException {
-        Table table = CsvTables.read("id;name\n1;\"Pour; then cure\"\n\n2;\"two\nlines\"\n");
+        Table table = CsvTables.read("id;name\n1;\"Pour; then cure\"\n\n2;\"two\nlines\"\n", ScheduleColumn::says);
         assertThat(table.rows()).hasSize(2);
         assertThat(table.rows().get(0).cell(1)).isEqualTo("Pour; then cure");
         assertThat(table.rows().get(1).cell(1)).isEqualTo("two\nlines");
@@ -120,21 +124,22 @@ class TableTest {
     void tooLargeAndUnclosedFilesAreRefused() {
         byte[] large = new byte[Tables.LARGEST + 1];
         Arrays.fill(large, (byte) 'x');
-        assertThatThrownBy(() -> Tables.read(new ByteArrayInputStream(large)))
+        assertThatThrownBy(() -> Tables.read(new ByteArrayInputStream(large), ScheduleColumn::says))
                 .isInstanceOf(UnreadableTableException.class)
                 .hasMessageContaining("more than 50 MB");
-        assertThatThrownBy(() -> CsvTables.read("a,b\n\"never closed,1\n2,3\n"))
+        assertThatThrownBy(() -> CsvTables.read("a,b\n\"never closed,1\n2,3\n", ScheduleColumn::says))
                 .isInstanceOf(UnreadableTableException.class)
                 .hasMessageContaining("never closed");
         byte[] rows = "a\n".repeat(Tables.MOST_ROWS + 5).getBytes(StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> CsvTables.read(new ByteArrayInputStream(rows)))
+        assertThatThrownBy(() -> CsvTables.read(new ByteArrayInputStream(rows), ScheduleColumn::says))
                 .isInstanceOf(UnreadableTableException.class)
                 .hasMessageContaining("more than 200000 rows");
     }
 
     @Test
     void aLoopIsToldAtItsRowHoweverManyLinksThereAre() throws UnreadableTableException {
-        Table table = CsvTables.read("id,name,duration,predecessors\nA,a,1d,\nB,b,1d,A;C\nC,c,1d,A;B;ASS;AFF;BSS\n");
+        Table table = CsvTables.read(
+                "id,name,duration,predecessors\nA,a,1d,\nB,b,1d,A;C\nC,c,1d,A;B;ASS;AFF;BSS\n", ScheduleColumn::says);
         List<CellProblem> told = ScheduleReader.read(
                         table, ScheduleColumn.guess(table.header()), "Loop", LocalDateTime.of(2027, 3, 1, 8, 0))
                 .problems();
@@ -143,7 +148,8 @@ class TableTest {
             assertThat(problem.column()).isEqualTo("predecessors");
             assertThat(problem.message()).contains("runs in a loop: ");
         });
-        Table unnamed = CsvTables.read("id,name,duration\nA,a,1d\nB," + "b".repeat(600) + ",1d\n");
+        Table unnamed =
+                CsvTables.read("id,name,duration\nA,a,1d\nB," + "b".repeat(600) + ",1d\n", ScheduleColumn::says);
         assertThat(ScheduleReader.read(
                                 unnamed,
                                 ScheduleColumn.guess(unnamed.header()),
@@ -157,10 +163,10 @@ class TableTest {
     @Test
     void aTableOfAMillionColumnsIsRefusedAtItsFirstRow() {
         String wide = "a,".repeat(1_000_000) + "a\n1\n";
-        assertThatThrownBy(() -> CsvTables.read(wide))
+        assertThatThrownBy(() -> CsvTables.read(wide, ScheduleColumn::says))
                 .isInstanceOf(UnreadableTableException.class)
                 .hasMessageContaining("1,000,001 columns");
-        assertThatCode(() -> CsvTables.read("a,b" + ",".repeat(1000) + "\n1,2\n"))
+        assertThatCode(() -> CsvTables.read("a,b" + ",".repeat(1000) + "\n1,2\n", ScheduleColumn::says))
                 .as("blank ones at the end are nothing")
                 .doesNotThrowAnyException();
     }

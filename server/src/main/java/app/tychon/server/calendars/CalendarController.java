@@ -5,9 +5,14 @@ import app.tychon.core.model.Plan;
 import app.tychon.exchange.calendar.HolidayFile;
 import app.tychon.exchange.calendar.UnreadableCalendarException;
 import app.tychon.exchange.calendar.WorkCalendarFile;
+import app.tychon.server.edits.EditResult;
+import app.tychon.server.edits.Editor;
+import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.web.Download;
+import app.tychon.server.web.Words;
+import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -15,13 +20,16 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The working calendars of a project, to be read, and their iCalendar files. */
+/** The working calendars of a project and their iCalendar files. */
 @RestController
 @RequestMapping("/api/projects/{id}/calendars")
 class CalendarController {
@@ -29,8 +37,10 @@ class CalendarController {
     private static final int YEARS = 15;
 
     private final PlanStore plans;
+    private final Edits edits;
 
-    CalendarController(PlanStore plans) {
+    CalendarController(PlanStore plans, Edits edits) {
+        this.edits = edits;
         this.plans = plans;
     }
 
@@ -63,5 +73,22 @@ class CalendarController {
         ByteArrayOutputStream file = new ByteArrayOutputStream();
         WorkCalendarFile.write(wanted, plan.project().start().toLocalDate(), file);
         return Download.of(file, "text/calendar", wanted.name() + ".ics");
+    }
+
+    /** A calendar in the words of the project file, new or in place of the one with its id. */
+    @PutMapping
+    EditResult putCalendar(Editor editor, @Words(CalendarWords.class) @RequestBody JsonNode body) {
+        return edits.edit(editor, new CalendarEdit(body));
+    }
+
+    /** When the plan would finish with a calendar, without keeping it. */
+    @PostMapping("/look")
+    CalendarLook lookAtCalendar(@PathVariable UUID id, @Words(CalendarWords.class) @RequestBody JsonNode body) {
+        return CalendarLook.of(edits.look(id, new CalendarEdit(body)));
+    }
+
+    @DeleteMapping("/{calendar}")
+    EditResult removeCalendar(Editor editor, @PathVariable String calendar) {
+        return edits.edit(editor, new CalendarRemoval(calendar));
     }
 }

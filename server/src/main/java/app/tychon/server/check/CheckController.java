@@ -2,11 +2,17 @@ package app.tychon.server.check;
 
 import app.tychon.core.schedule.check.PlanCheck;
 import app.tychon.core.uncertainty.check.RangeCheck;
+import app.tychon.server.edits.EditResult;
+import app.tychon.server.edits.Editor;
+import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
+import jakarta.validation.Valid;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -14,8 +20,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/projects/{id}/check")
 class CheckController {
     private final PlanStore plans;
+    private final Edits edits;
 
-    CheckController(PlanStore plans) {
+    CheckController(PlanStore plans, Edits edits) {
+        this.edits = edits;
         this.plans = plans;
     }
 
@@ -30,5 +38,15 @@ class CheckController {
     @GetMapping("/ranges")
     CheckView checkRanges(@PathVariable UUID id) {
         return CheckView.ofRanges(RangeCheck.of(plans.find(id).plan()));
+    }
+
+    @PostMapping("/accept")
+    EditResult acceptFindings(Editor editor, @RequestBody @Valid Accepting body) {
+        return edits.edit(editor, body);
+    }
+
+    @PostMapping("/fix")
+    EditResult fixFindings(Editor editor, @RequestBody @Valid Fixing body) {
+        return edits.edit(editor, body);
     }
 }

@@ -21,11 +21,11 @@ record ChangeSet(List<Change> changes) {
 
     static ChangeSet between(Plan before, Plan after) {
         List<Change> changes = new ArrayList<>();
-        Section.ALL.forEach(section -> collect(section, before, after, changes));
+        Kept.ALL.forEach(section -> collect(section, before, after, changes));
         return new ChangeSet(changes);
     }
 
-    private static <T> void collect(Section<T> section, Plan before, Plan after, List<Change> changes) {
+    private static <T> void collect(Kept<T> section, Plan before, Plan after, List<Change> changes) {
         List<T> old = section.of().apply(before);
         List<T> now = section.of().apply(after);
         Delta<T> delta = Delta.of(old, now, section.key());
@@ -43,7 +43,7 @@ record ChangeSet(List<Change> changes) {
     }
 
     private static <T> Map<String, Change.State> states(
-            Section<T> section, List<T> all, Set<String> touched, Set<String> placed) {
+            Kept<T> section, List<T> all, Set<String> touched, Set<String> placed) {
         Map<String, Change.State> states = new HashMap<>();
         String previous = null;
         for (int i = 0; i < all.size(); i++) {
@@ -72,12 +72,12 @@ record ChangeSet(List<Change> changes) {
     Plan applyTo(Plan plan) {
         PlanDraft draft = plan.edit();
         Map<String, List<Change>> bySection = changes.stream().collect(Collectors.groupingBy(Change::section));
-        Section.ALL.forEach(section ->
+        Kept.ALL.forEach(section ->
                 Optional.ofNullable(bySection.get(section.name())).ifPresent(own -> apply(section, own, plan, draft)));
         return draft.done();
     }
 
-    private static <T> void apply(Section<T> section, List<Change> changes, Plan plan, PlanDraft draft) {
+    private static <T> void apply(Kept<T> section, List<Change> changes, Plan plan, PlanDraft draft) {
         Map<String, Change> byKey = changes.stream().collect(Collectors.toMap(Change::key, change -> change));
         List<T> rows = new ArrayList<>();
         Set<String> met = new HashSet<>();
@@ -128,7 +128,7 @@ record ChangeSet(List<Change> changes) {
     }
 
     /** Behind the one it followed; where that is gone, where it stood. */
-    private static <T> int place(Section<T> section, List<T> rows, Change.State state) {
+    private static <T> int place(Kept<T> section, List<T> rows, Change.State state) {
         if (state.follows() == null) {
             return 0;
         }
@@ -146,7 +146,7 @@ record ChangeSet(List<Change> changes) {
         return Math.min(state.index(), rows.size());
     }
 
-    private static <T> T value(Section<T> section, ObjectNode is) {
+    private static <T> T value(Kept<T> section, ObjectNode is) {
         return JsonText.read(is.toString(), section.read());
     }
 

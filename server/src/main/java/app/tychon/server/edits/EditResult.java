@@ -9,15 +9,11 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import app.tychon.server.plan.ActivityView;
 import app.tychon.server.plan.BranchView;
-import app.tychon.server.plan.CalendarView;
-import app.tychon.server.plan.CorrelationView;
-import app.tychon.server.plan.CostView;
-import app.tychon.server.plan.EvidenceView;
-import app.tychon.server.plan.GradeView;
 import app.tychon.server.plan.Into;
 import app.tychon.server.plan.LinkView;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanMapping;
+import app.tychon.server.plan.PlanParts;
 import app.tychon.server.project.ProjectView;
 import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
@@ -25,7 +21,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -37,8 +32,7 @@ import java.util.stream.IntStream;
  * @param order codes of all activities, where some came, went or moved
  * @param branches every branch, with its dates
  * @param predecessors the links into every activity whose predecessors now differ, by its code
- * @param calendars all of them, where one differs
- * @param grades all of them, where one differs; likewise cost lines, correlations and evidence
+ * @param parts sections that differ, as a whole
  * @param gone what went with rows that were removed, in words
  */
 public record EditResult(
@@ -50,11 +44,7 @@ public record EditResult(
         @Nullable List<String> order,
         List<BranchView> branches,
         Map<String, List<LinkView>> predecessors,
-        @Nullable List<CalendarView> calendars,
-        @Nullable List<GradeView> grades,
-        @Nullable List<CostView> costs,
-        @Nullable List<CorrelationView> correlations,
-        @Nullable List<EvidenceView> evidence,
+        PlanParts parts,
         List<String> gone,
         Undoing undoing) {
 
@@ -74,26 +64,9 @@ public record EditResult(
                 reordered ? ids : null,
                 now.branches(),
                 predecessors(old.links(), plan.links()),
-                ifOther(old.calendars(), plan.calendars(), now::calendars),
-                ifOther(old.grades(), plan.grades(), now::grades),
-                ifOther(spread(old), spread(plan), now::costs),
-                ifOther(old.correlations(), plan.correlations(), () -> plan.correlations().stream()
-                        .map(CorrelationView::of)
-                        .toList()),
-                ifOther(old.evidence(), plan.evidence(), () -> plan.evidence().stream()
-                        .map(EvidenceView::of)
-                        .toList()),
+                PlanParts.differing(old, plan, now),
                 gone,
                 undoing);
-    }
-
-    /** What the ranges of cost lines come from. */
-    private static List<Object> spread(Plan plan) {
-        return List.of(plan.costs(), plan.grades(), plan.wbs());
-    }
-
-    private static <T> List<T> ifOther(List<?> before, List<?> after, Supplier<List<T>> now) {
-        return before.equals(after) ? null : now.get();
     }
 
     private static List<ActivityView> differing(LoadedPlan before, LoadedPlan after, PlanMapping now) {

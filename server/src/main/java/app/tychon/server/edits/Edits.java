@@ -52,7 +52,7 @@ public class Edits {
      * @throws InvalidPlanException with the problem of every field, told in the words of the edit
      * @throws ConflictException where the plan has changed since the editor saw it
      */
-    EditResult edit(Editor editor, Edit edit) {
+    public EditResult edit(Editor editor, Edit edit) {
         return turns.take(editor.project(), () -> editHeld(editor, edit));
     }
 

@@ -1,23 +1,30 @@
 package app.tychon.server.edits;
 
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Section;
+import app.tychon.core.model.Sections;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /**
  * An object that differs between two versions of a plan.
  *
  * @param section as the project file calls it: activities, links, risks, …
+ * @param title what stands before the key in a list: Activity, Predecessors of, …
  * @param key the object's own code within the section
  * @param name what people call it; empty where it has no name
  * @param what added, removed, changed or moved
  * @param fields those that differ, where it was changed
  */
-public record InputChange(String section, String key, String name, String what, List<String> fields) {
+public record InputChange(String section, String title, String key, String name, String what, List<String> fields) {
+    private static final Map<String, String> TITLES =
+            Sections.ALL.stream().collect(Collectors.toMap(Section::name, Section::title));
 
     /** Everything that differs, section by section. */
     public static List<InputChange> between(Plan before, Plan after) {
@@ -34,6 +41,7 @@ public record InputChange(String section, String key, String name, String what, 
         String what = old == null ? "added" : now == null ? "removed" : fields.isEmpty() ? "moved" : "changed";
         return new InputChange(
                 change.section(),
+                TITLES.getOrDefault(change.section(), change.section()),
                 change.key(),
                 named.path("name").asText(named.path("title").asText("")),
                 what,

@@ -1,6 +1,6 @@
 package app.tychon.server.events;
 
-import app.tychon.server.project.ProjectService;
+import app.tychon.server.project.ProjectRepository;
 import io.swagger.v3.oas.annotations.Hidden;
 import java.util.UUID;
 import org.springframework.context.event.ContextClosedEvent;
@@ -15,9 +15,9 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @RestController
 class EventsController {
     private final ProjectEvents events;
-    private final ProjectService projects;
+    private final ProjectRepository projects;
 
-    EventsController(ProjectEvents events, ProjectService projects) {
+    EventsController(ProjectEvents events, ProjectRepository projects) {
         this.events = events;
         this.projects = projects;
     }
@@ -25,7 +25,7 @@ class EventsController {
     @Hidden
     @GetMapping(path = "/api/projects/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter events(@PathVariable UUID id) {
-        projects.find(id);
+        projects.view(id);
         return events.listen(id);
     }
 

@@ -3,7 +3,6 @@ package app.tychon.server.imports;
 import app.tychon.exchange.table.DateWords;
 import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
-import jakarta.annotation.Nullable;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
@@ -12,11 +11,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
@@ -50,9 +47,7 @@ class PlanUpdateController {
     /** The file again, and {@code except}, the rows of which nothing is taken over. */
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     EditResult updatePlan(
-            @PathVariable UUID id,
-            @RequestHeader(name = Editor.PERSON, required = false) @Nullable String person,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            Editor editor,
             @RequestPart MultipartFile file,
             @RequestParam(defaultValue = "") Set<String> except,
             @RequestParam(defaultValue = "") List<String> columns,
@@ -61,8 +56,7 @@ class PlanUpdateController {
             @RequestParam(defaultValue = "") String mended)
             throws IOException {
         try (InputStream in = file.getInputStream()) {
-            return updates.takeOver(
-                    Editor.of(id, person, ifMatch), Reading.of(in, columns, dates, dataDate, mended), except);
+            return updates.takeOver(editor, Reading.of(in, columns, dates, dataDate, mended), except);
         }
     }
 }

@@ -1,9 +1,9 @@
 package app.tychon.server.imports;
 
-import app.tychon.exchange.table.ColumnGuess;
+import app.tychon.exchange.schedule.ColumnGuess;
+import app.tychon.exchange.schedule.ScheduleColumn;
+import app.tychon.exchange.schedule.ScheduleReader;
 import app.tychon.exchange.table.DateWords;
-import app.tychon.exchange.table.ScheduleColumn;
-import app.tychon.exchange.table.ScheduleReader;
 import app.tychon.exchange.table.Table;
 import app.tychon.server.web.Uploads;
 import java.io.IOException;
@@ -42,7 +42,7 @@ record Reading(
             Optional<LocalDate> dataDate,
             String mended)
             throws IOException {
-        Table table = MendedCells.in(Uploads.table(in), mended);
+        Table table = MendedCells.in(Uploads.table(in, ScheduleColumn::says), mended);
         return new Reading(
                 table,
                 meanings.isEmpty() ? ColumnGuess.of(table) : columns(meanings),

@@ -2,7 +2,7 @@ package app.tychon.server.imports;
 
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Problem;
-import app.tychon.exchange.table.ScheduleReader;
+import app.tychon.exchange.schedule.ScheduleReader;
 import app.tychon.server.plan.PlanStore;
 import java.time.DayOfWeek;
 import java.time.LocalDate;

@@ -1,8 +1,8 @@
 package app.tychon.server.imports;
 
 import app.tychon.exchange.table.DateWords;
-import app.tychon.server.project.ProjectService;
 import app.tychon.server.project.ProjectView;
+import app.tychon.server.projects.ProjectService;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.LocalDate;

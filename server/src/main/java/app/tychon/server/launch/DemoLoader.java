@@ -1,6 +1,6 @@
 package app.tychon.server.launch;
 
-import app.tychon.server.project.ProjectService;
+import app.tychon.server.projects.ProjectService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;

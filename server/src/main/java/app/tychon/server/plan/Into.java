@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -28,15 +27,8 @@ public record Into<T>(String activity, List<T> all) {
                 .toList();
     }
 
-    static <T> Delta<Into<T>> delta(List<T> before, List<T> after, Function<T, String> activity) {
-        if (before.equals(after)) {
-            return new Delta<>(List.of(), List.of(), List.of(), Set.of());
-        }
-        return Delta.of(of(before, activity), of(after, activity), Into::activity);
-    }
-
     /** Keys of the activities into which something else led before. */
-    static <T> List<UUID> rewritten(Delta<Into<T>> delta, Map<String, UUID> activities) {
+    public static <T> List<UUID> rewritten(Delta<Into<T>> delta, Map<String, UUID> activities) {
         return Stream.concat(delta.changed().stream().map(Into::activity), delta.removed().stream())
                 .map(activities::get)
                 .filter(Objects::nonNull)
@@ -44,7 +36,7 @@ public record Into<T>(String activity, List<T> all) {
     }
 
     /** What leads into them now. */
-    static <T> List<T> written(Delta<Into<T>> delta) {
+    public static <T> List<T> written(Delta<Into<T>> delta) {
         return Stream.concat(delta.changed().stream(), delta.added().stream())
                 .flatMap(into -> into.all().stream())
                 .toList();

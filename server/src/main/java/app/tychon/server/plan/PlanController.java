@@ -1,6 +1,6 @@
 package app.tychon.server.plan;
 
-import app.tychon.server.project.ProjectService;
+import app.tychon.server.project.ProjectRepository;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,10 +11,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/projects/{id}")
 class PlanController {
-    private final ProjectService projects;
+    private final ProjectRepository projects;
     private final PlanStore plans;
 
-    PlanController(ProjectService projects, PlanStore plans) {
+    PlanController(ProjectRepository projects, PlanStore plans) {
         this.projects = projects;
         this.plans = plans;
     }
@@ -28,7 +28,7 @@ class PlanController {
     @GetMapping("/plan")
     ResponseEntity<PlanView> getPlan(@PathVariable UUID id) {
         LoadedPlan plan = plans.find(id);
-        PlanView view = new PlanMapping(plan).view(projects.find(id).atRevision(plan.revision()));
+        PlanView view = new PlanMapping(plan).view(projects.view(id).atRevision(plan.revision()));
         return ResponseEntity.ok().eTag(Long.toString(plan.revision())).body(view);
     }
 }

@@ -2,8 +2,8 @@ package app.tychon.server.plan;
 
 import app.tychon.exchange.GradesFile;
 import app.tychon.exchange.ProjectFileWriter;
-import app.tychon.exchange.table.RangeSheet;
-import app.tychon.exchange.table.ScheduleSheet;
+import app.tychon.exchange.ranges.RangeSheet;
+import app.tychon.exchange.schedule.ScheduleSheet;
 import app.tychon.exchange.table.SheetFiles;
 import app.tychon.server.web.Download;
 import java.io.ByteArrayOutputStream;

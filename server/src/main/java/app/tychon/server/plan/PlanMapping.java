@@ -58,19 +58,27 @@ public final class PlanMapping {
                 calendars(),
                 grades(),
                 costs(),
-                plan.correlations().stream().map(CorrelationView::of).toList(),
-                plan.evidence().stream().map(EvidenceView::of).toList());
+                correlations(),
+                evidence());
     }
 
-    public List<GradeView> grades() {
+    List<CorrelationView> correlations() {
+        return plan.correlations().stream().map(CorrelationView::of).toList();
+    }
+
+    List<EvidenceView> evidence() {
+        return plan.evidence().stream().map(EvidenceView::of).toList();
+    }
+
+    List<GradeView> grades() {
         return plan.grades().stream().map(GradeView::of).toList();
     }
 
-    public List<CostView> costs() {
+    List<CostView> costs() {
         return plan.costs().stream().map(line -> CostView.of(line, estimates)).toList();
     }
 
-    public List<CalendarView> calendars() {
+    List<CalendarView> calendars() {
         return plan.calendars().stream().map(PlanMapping::calendar).toList();
     }
 

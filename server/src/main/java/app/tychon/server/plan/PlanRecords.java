@@ -10,7 +10,7 @@ import org.springframework.stereotype.Repository;
 
 /** The rows of a plan: one query a table, never one a row. */
 @Repository
-class PlanRecords {
+public class PlanRecords {
     private final EntityManager entities;
 
     PlanRecords(EntityManager entities) {
@@ -18,12 +18,12 @@ class PlanRecords {
     }
 
     /** All rows of a kind that belong to a project, in their order. */
-    <T> List<T> of(UUID project, Class<T> kind) {
+    public <T> List<T> of(UUID project, Class<T> kind) {
         return query("select e from %s e where e.projectId = :project order by e.position", kind, project, kind);
     }
 
     /** Those of a project's rows that have one of these codes. */
-    <T extends RowEntity> List<T> of(UUID project, Class<T> kind, Collection<String> codes) {
+    public <T extends RowEntity> List<T> of(UUID project, Class<T> kind, Collection<String> codes) {
         if (codes.isEmpty()) {
             return List.of();
         }
@@ -37,7 +37,7 @@ class PlanRecords {
     }
 
     /** The key of every row of a kind, by code. */
-    Map<String, UUID> keys(UUID project, Class<? extends RowEntity> kind) {
+    public Map<String, UUID> keys(UUID project, Class<? extends RowEntity> kind) {
         return query("select e.code, e.id from %s e where e.projectId = :project", kind, project, Object[].class)
                 .stream()
                 .collect(Collectors.toMap(row -> (String) row[0], row -> (UUID) row[1]));
@@ -66,26 +66,13 @@ class PlanRecords {
         }
     }
 
-    /** Removes all links into activities. */
-    void deleteLinksInto(Collection<UUID> activities) {
-        deleteOf("delete from LinkEntity e where e.toId in :activities", activities);
-    }
-
-    /** Removes all assignments to activities. */
-    void deleteAssignmentsOf(Collection<UUID> activities) {
-        deleteOf("delete from AssignmentEntity e where e.activityId in :activities", activities);
-    }
-
-    private void deleteOf(String statement, Collection<UUID> activities) {
-        if (!activities.isEmpty()) {
-            entities.createQuery(statement)
-                    .setParameter("activities", activities)
-                    .executeUpdate();
-        }
+    /** Does what a statement says with the rows whose {@code keys} are given. */
+    public void delete(String statement, Collection<UUID> keys) {
+        entities.createQuery(statement).setParameter("keys", keys).executeUpdate();
     }
 
     /** The first place behind all rows of a kind. */
-    int end(UUID project, Class<?> kind) {
+    public int end(UUID project, Class<?> kind) {
         return 1
                 + query(
                                 "select coalesce(max(e.position), -1) from %s e where e.projectId = :project",
@@ -93,12 +80,12 @@ class PlanRecords {
                         .get(0);
     }
 
-    void insert(Object row) {
+    public void insert(Object row) {
         entities.persist(row);
     }
 
     /** Sends what was inserted so far, so that rows which refer to it find it. */
-    void flush() {
+    public void flush() {
         entities.flush();
     }
 }

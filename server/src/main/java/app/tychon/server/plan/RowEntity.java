@@ -7,7 +7,7 @@ import java.util.UUID;
 
 /** A row of a project that people know by a code and that has its place among the others. */
 @MappedSuperclass
-abstract class RowEntity {
+public abstract class RowEntity {
     @Id
     private UUID id;
 
@@ -17,18 +17,18 @@ abstract class RowEntity {
 
     protected RowEntity() {}
 
-    RowEntity(UUID projectId, int position, String code) {
+    public RowEntity(UUID projectId, int position, String code) {
         id = Ids.next();
         this.projectId = projectId;
         this.position = position;
         this.code = code;
     }
 
-    final UUID id() {
+    public final UUID id() {
         return id;
     }
 
-    final String code() {
+    public final String code() {
         return code;
     }
 

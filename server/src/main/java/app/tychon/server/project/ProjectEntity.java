@@ -82,11 +82,11 @@ public class ProjectEntity {
                 new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost), confidence));
     }
 
-    Shelf shelf() {
+    public Shelf shelf() {
         return deletedAt != null ? Shelf.DELETED : archivedAt != null ? Shelf.ARCHIVED : Shelf.OPEN;
     }
 
-    void putOn(Shelf shelf) {
+    public void putOn(Shelf shelf) {
         LocalDateTime now = LocalDateTime.now(ZoneOffset.UTC);
         archivedAt = shelf == Shelf.ARCHIVED ? now : null;
         deletedAt = shelf == Shelf.DELETED ? now : null;
@@ -97,7 +97,7 @@ public class ProjectEntity {
         plannedFinish = finish;
     }
 
-    Optional<LocalDateTime> plannedFinish() {
+    public Optional<LocalDateTime> plannedFinish() {
         return Optional.ofNullable(plannedFinish);
     }
 

@@ -1,5 +1,6 @@
 package app.tychon.server.project;
 
+import app.tychon.server.problems.NotFoundException;
 import jakarta.persistence.LockModeType;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -11,6 +12,11 @@ import org.springframework.data.repository.Repository;
 
 public interface ProjectRepository extends Repository<ProjectEntity, UUID> {
     Optional<ProjectEntity> findById(UUID id);
+
+    /** @throws NotFoundException where there is no such project */
+    default ProjectView view(UUID id) {
+        return findById(id).map(ProjectView::of).orElseThrow(() -> new NotFoundException("There is no such project."));
+    }
 
     List<ProjectEntity> findAllByOrderByEditedAtDesc();
 

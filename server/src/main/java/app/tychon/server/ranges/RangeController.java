@@ -2,9 +2,11 @@ package app.tychon.server.ranges;
 
 import app.tychon.core.uncertainty.CorrelatedPoints;
 import app.tychon.core.uncertainty.StarterGrades;
-import app.tychon.exchange.table.EvidenceReader;
+import app.tychon.exchange.ranges.EvidenceReader;
+import app.tychon.server.plan.EstimateWords;
 import app.tychon.server.plan.GradeView;
 import app.tychon.server.web.Uploads;
+import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -32,13 +34,15 @@ class RangeController {
 
     /** What an estimate, in the words of the project file, would say of a row. */
     @PostMapping("/projects/{id}/ranges/{row}/look")
-    RangeLook lookAtRange(@PathVariable UUID id, @PathVariable String row, @RequestBody JsonNode body) {
+    RangeLook lookAtRange(
+            @PathVariable UUID id, @PathVariable String row, @Words(EstimateWords.class) @RequestBody JsonNode body) {
         return ranges.look(id, row, body);
     }
 
     /** What an estimate of a row would do to the finish and the cost. */
     @PostMapping("/projects/{id}/ranges/{row}/effect")
-    RangeEffect effectOfRange(@PathVariable UUID id, @PathVariable String row, @RequestBody JsonNode body) {
+    RangeEffect effectOfRange(
+            @PathVariable UUID id, @PathVariable String row, @Words(EstimateWords.class) @RequestBody JsonNode body) {
         return ranges.effect(id, row, body);
     }
 
@@ -47,12 +51,12 @@ class RangeController {
             path = "/evidence/look",
             consumes = {"text/csv", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"})
     EvidenceLook lookAtEvidence(HttpServletRequest request) throws IOException {
-        return EvidenceLook.of(EvidenceReader.read(Uploads.table(request.getInputStream())));
+        return EvidenceLook.of(EvidenceReader.read(Uploads.table(request.getInputStream(), EvidenceReader::says)));
     }
 
     /** Whether the coefficients of a correlation, in the words of the project file, can hold together. */
     @PostMapping("/correlations/look")
-    MatrixLook lookAtCorrelation(@RequestBody JsonNode body) {
+    MatrixLook lookAtCorrelation(@Words(CorrelationWords.class) @RequestBody JsonNode body) {
         return MatrixLook.of(body);
     }
 

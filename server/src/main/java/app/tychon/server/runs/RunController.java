@@ -4,7 +4,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.InputChange;
 import app.tychon.server.plan.PlanStore;
-import app.tychon.server.project.ProjectService;
+import app.tychon.server.project.ProjectRepository;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
@@ -30,10 +30,10 @@ import org.springframework.web.bind.annotation.RestController;
 class RunController {
     private final RunService runs;
     private final RunArchive archive;
-    private final ProjectService projects;
+    private final ProjectRepository projects;
     private final PlanStore plans;
 
-    RunController(RunService runs, RunArchive archive, ProjectService projects, PlanStore plans) {
+    RunController(RunService runs, RunArchive archive, ProjectRepository projects, PlanStore plans) {
         this.runs = runs;
         this.archive = archive;
         this.projects = projects;
@@ -44,7 +44,7 @@ class RunController {
     List<RunView> listRuns(
             @PathVariable UUID id,
             @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String person) {
-        projects.find(id);
+        projects.view(id);
         return runs.list(id, person);
     }
 

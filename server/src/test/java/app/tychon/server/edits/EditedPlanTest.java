@@ -19,21 +19,21 @@ import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
 /** Edits of the demo over HTTP, by one person unless they say otherwise. */
-abstract class EditedPlanTest extends ServerTest {
-    String project;
+public abstract class EditedPlanTest extends ServerTest {
+    protected String project;
 
     @BeforeEach
     void bringInTheDemo() throws Exception {
         project = bringIn("kestrel-ridge");
     }
 
-    ResultActions send(MockHttpServletRequestBuilder request, String body) throws Exception {
+    protected ResultActions send(MockHttpServletRequestBuilder request, String body) throws Exception {
         return http.perform(request.contentType(MediaType.APPLICATION_JSON)
                 .header("Tychon-Person", "ann")
                 .content(body));
     }
 
-    JsonNode accepted(MockHttpServletRequestBuilder request, String body) throws Exception {
+    protected JsonNode accepted(MockHttpServletRequestBuilder request, String body) throws Exception {
         return json.readTree(send(request, body)
                 .andExpect(status().isOk())
                 .andReturn()
@@ -41,12 +41,12 @@ abstract class EditedPlanTest extends ServerTest {
                 .getContentAsString());
     }
 
-    String at(String path) {
+    protected String at(String path) {
         return "/api/projects/" + project + path;
     }
 
     /** The plan as its file has it; the order of links means nothing. */
-    Plan plan() throws Exception {
+    protected Plan plan() throws Exception {
         byte[] file = http.perform(get(at("/file"))).andReturn().getResponse().getContentAsByteArray();
         Plan plan = ProjectFileReader.read(new ByteArrayInputStream(file));
         List<Link> links = plan.links().stream()
@@ -55,7 +55,8 @@ abstract class EditedPlanTest extends ServerTest {
         return plan.withLinks(links);
     }
 
-    void refuse(MockHttpServletRequestBuilder request, String body, String pointer, String reason) throws Exception {
+    protected void refuse(MockHttpServletRequestBuilder request, String body, String pointer, String reason)
+            throws Exception {
         send(request, body)
                 .andExpect(status().isUnprocessableEntity())
                 .andExpect(jsonPath("$.problems[0].pointer").value(pointer))

@@ -250,6 +250,6 @@ class EditsTest extends EditedPlanTest {
         assertThat(read(at("/plan")).get("finish").asText()).isEqualTo(finish);
         JsonNode kept = accepted(put(at("/calendars")), closed);
         assertThat(kept.get("finish")).isEqualTo(look.get("finish"));
-        assertThat(kept.at("/calendars")).isNotEmpty();
+        assertThat(kept.at("/parts/calendars")).isNotEmpty();
     }
 }

@@ -8,7 +8,7 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.tychon.server.project.ProjectService;
+import app.tychon.server.projects.ProjectService;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;

@@ -33,6 +33,9 @@ class ManyRowsTest {
     private PlanRecords records;
 
     @Autowired
+    private PlanTables tables;
+
+    @Autowired
     private TransactionTemplate transaction;
 
     @Autowired
@@ -61,7 +64,7 @@ class ManyRowsTest {
                 .isLessThan(40);
 
         statistics.clear();
-        PlanStore cold = new PlanStore(projects, records, new PlanWriter(records));
+        PlanStore cold = new PlanStore(projects, records, tables);
         Plan loaded = transaction.execute(status -> cold.find(id).plan());
         assertThat(loaded).isEqualTo(plan);
         assertThat(statistics.getPrepareStatementCount())

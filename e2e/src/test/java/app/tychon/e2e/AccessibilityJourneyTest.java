@@ -1,0 +1,119 @@
+package app.tychon.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** Every view can be used by everybody, as far as rules can tell (WCAG 2.2 AA), in light and in dark colours. */
+class AccessibilityJourneyTest extends Journey {
+    private static final Path RULES = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
+    /** Of many points and rows that look alike the first few stand for all. */
+    private static final String CHECK = "const done = arguments[arguments.length - 1];"
+            + "axe.run({exclude: [['circle'], ['[role=row]:nth-of-type(n+8)']]}, {runOnly: arguments[0], resultTypes: ['violations']}).then(result =>"
+            + " done(result.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target.join(' ') + ' '"
+            + " + n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')))))";
+
+    private void look(String view) throws IOException {
+        look(view, List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"));
+    }
+
+    private void look(String view, List<String> rules) throws IOException {
+        browser.run(Files.readString(RULES));
+        @SuppressWarnings("unchecked")
+        List<String> faults = (List<String>) browser.await(CHECK, rules);
+        assertThat(faults).as(view).isEmpty();
+    }
+
+    private void lookInBothColours(String view) throws IOException {
+        look(view + ", light");
+        turn("Dark colours");
+        // Nothing else than colours differs.
+        look(view + ", dark", List.of("color-contrast"));
+        turn("Light colours");
+    }
+
+    /** By script: the rules have scrolled what they looked at into view, and the bar at the top out of it. */
+    private void turn(String colours) {
+        browser.run("document.querySelector(`button[aria-label='${arguments[0]}']`).click()", colours);
+    }
+
+    @Test
+    void theListOfProjects() throws IOException {
+        bringIn(DEMO);
+        openProjects();
+        browser.read("main", "Kestrel Ridge Observatory");
+        look("projects");
+    }
+
+    @Test
+    void thePlanWithItsSheetItsCheckAndItsCalendars() throws IOException {
+        bringIn(DEMO);
+        browser.see("[data-heading='finish']");
+        lookInBothColours("plan");
+        browser.select("S10", "name");
+        browser.type(Keys.chord(Keys.ALT, Keys.ENTER));
+        browser.see("aside");
+        lookInBothColours("sheet");
+        browser.type(Keys.chord(Keys.ALT, Keys.ENTER));
+        browser.see("a[href$='plan?check']").click();
+        browser.see("[aria-label='Plan check']");
+        lookInBothColours("plan check");
+        browser.pressLabelled("More for the plan");
+        browser.pick("Settings of the project…");
+        browser.see("[aria-label='Settings of the project']");
+        look("settings");
+        browser.pressLabelled("More for the plan");
+        browser.pick("Calendars…");
+        browser.see("[data-day]");
+        look("calendars");
+    }
+
+    @Test
+    void rangesWithGradesCorrelationAndPastWork() throws IOException {
+        bringIn(DEMO);
+        browser.goTo("Ranges");
+        browser.see("[role='treegrid'][aria-label='Ranges']");
+        lookInBothColours("ranges");
+        for (String dialog : List.of("Grades", "Correlation", "Past work")) {
+            browser.press(dialog);
+            browser.see("[role='dialog'][data-state='open']");
+            look(dialog);
+            browser.type(Keys.ESCAPE);
+            assertThat(browser.isGone("[role='dialog']")).isTrue();
+        }
+    }
+
+    @Test
+    void everyViewOfTheOdds() throws IOException {
+        bringIn(DEMO);
+        browser.goTo("Odds");
+        browser.see("[data-level]");
+        lookInBothColours("chance");
+        for (String view : List.of("As it may turn out", "Time and money", "What drives it", "One future")) {
+            browser.press(view);
+            browser.see("main [role='treegrid'], main [role='grid'], main [aria-label='Futures by finish and cost']");
+            lookInBothColours(view);
+        }
+        browser.pressLabelled("Recorded runs");
+        browser.see("[role='dialog'][data-state='open']");
+        look("recorded runs");
+    }
+
+    @Test
+    void whatLiesOverEveryView() throws IOException {
+        bringIn(DEMO);
+        browser.type(Keys.chord(Keys.CONTROL, "k"));
+        browser.see("[role='dialog'] [role='combobox']");
+        look("search");
+        browser.type(Keys.ESCAPE);
+        assertThat(browser.isGone("[role='dialog']")).isTrue();
+        browser.pressLabelled("Keys");
+        browser.see("[role='dialog'][data-state='open']");
+        look("keys");
+    }
+}

@@ -1,0 +1,2 @@
+/** Schedules out of tables, and into them. */
+package app.tychon.exchange.schedule;

@@ -1,0 +1,77 @@
+import type { ActivityView, BranchView, CostView, PlanView } from "../api/client";
+import type { GridRow } from "../grid/types";
+
+/** A visible row of the plan: a WBS branch, an activity beneath it, or a cost line on one of them. */
+export type Row = GridRow &
+  (
+    | { kind: "branch"; branch: BranchView; open: boolean }
+    | { kind: "activity"; activity: ActivityView }
+    | { kind: "cost"; cost: CostView }
+  );
+
+/** What a row is about. */
+export function subjectOf(row: Row): BranchView | ActivityView | CostView {
+  return row.kind === "branch" ? row.branch : row.kind === "activity" ? row.activity : row.cost;
+}
+
+/** What rows are looked for: those shown, with the branches above them; none closes a branch. */
+export interface Sieve {
+  activity: (activity: ActivityView) => boolean;
+  /** Of a branch that is meant itself, everything beneath is shown. */
+  branch?: (branch: BranchView) => boolean;
+  /** A cost line that is meant is shown with what it stands on. */
+  cost?: (cost: CostView) => boolean;
+}
+
+/** Where the odds of a row are shown; a cost line's are those of what it stands on. */
+export const oddsOf = (project: string, row: Row) =>
+  `/projects/${project}/odds?of=${encodeURIComponent(row.kind === "cost" ? row.cost.on : row.id)}`;
+
+const TOP = "";
+
+function grouped<T>(items: T[], key: (item: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const item of items) {
+    const group = groups.get(key(item));
+    if (group) group.push(item);
+    else groups.set(key(item), [item]);
+  }
+  return groups;
+}
+
+interface Options {
+  sieve?: Sieve;
+  /** Whether cost lines are rows of their own, each beneath what it stands on. */
+  costs?: boolean;
+}
+
+/** The rows of a plan from top to bottom: each branch, its activities, then the branches beneath it. */
+export function visibleRows(
+  plan: PlanView,
+  closed: ReadonlySet<string>,
+  { sieve, costs = false }: Options = {},
+): Row[] {
+  const children = grouped(plan.branches, (branch) => branch.parent ?? TOP);
+  const activities = grouped(plan.activities, (activity) => activity.wbs);
+  const lines = grouped(costs ? plan.costs : [], (cost) => cost.on);
+  const costsOn = (id: string, depth: number): Row[] =>
+    (lines.get(id) ?? []).map((cost) => ({ kind: "cost", id: cost.id, depth, soft: true, cost }));
+  const add = (branch: BranchView, depth: number, whole: boolean): Row[] => {
+    const open = sieve !== undefined || !closed.has(branch.id);
+    const rows: Row[] = [{ kind: "branch", id: branch.id, depth, strong: true, branch, open }];
+    if (!open) return rows;
+    const all = whole || !sieve || sieve.branch?.(branch) === true;
+    if (all || lines.get(branch.id)?.some((cost) => sieve.cost?.(cost)))
+      rows.push(...costsOn(branch.id, depth + 1));
+    for (const activity of activities.get(branch.id) ?? []) {
+      if (all || sieve.activity(activity) || lines.get(activity.id)?.some((cost) => sieve.cost?.(cost))) {
+        rows.push({ kind: "activity", id: activity.id, depth: depth + 1, activity });
+        rows.push(...costsOn(activity.id, depth + 2));
+      }
+    }
+    for (const child of children.get(branch.id) ?? []) rows.push(...add(child, depth + 1, all && !!sieve));
+    return all || rows.length > 1 ? rows : [];
+  };
+  const ofProject = sieve ? [] : costsOn("project", 0);
+  return (children.get(TOP) ?? []).flatMap((branch) => add(branch, 0, false)).concat(ofProject);
+}

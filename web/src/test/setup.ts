@@ -1,0 +1,25 @@
+import "@testing-library/jest-dom/vitest";
+import { cleanup } from "@testing-library/react";
+import { afterEach } from "vitest";
+
+// The browser of the tests lays nothing out and knows no media: everything is as wide and as high as a window.
+const SIZES = { clientWidth: 1200, clientHeight: 600, offsetWidth: 1200, offsetHeight: 600 };
+for (const [name, size] of Object.entries(SIZES))
+  Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => size });
+Element.prototype.scrollTo = () => undefined;
+Element.prototype.scrollIntoView = () => undefined;
+Element.prototype.setPointerCapture = () => undefined;
+globalThis.ResizeObserver = class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
+window.matchMedia = (media) =>
+  ({
+    media,
+    matches: false,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  }) as never;
+
+afterEach(cleanup);

@@ -1,0 +1,16 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { render } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { MemoryRouter } from "react-router";
+import { theme } from "../app/theme";
+
+/** Shows a component as it stands in the application. */
+export const shown = (what: ReactNode) =>
+  render(
+    <ChakraProvider value={theme}>
+      <QueryClientProvider client={new QueryClient()}>
+        <MemoryRouter>{what}</MemoryRouter>
+      </QueryClientProvider>
+    </ChakraProvider>,
+  );
