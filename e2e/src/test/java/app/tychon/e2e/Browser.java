@@ -24,7 +24,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(30);
 
-    private static final Duration BETWEEN_LOOKS = Duration.ofMillis(50);
+    private static final Duration BETWEEN_LOOKS = Duration.ofMillis(100);
 
     private final ChromeDriver driver;
     private final Path downloads;

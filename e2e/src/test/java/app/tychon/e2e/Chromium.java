@@ -24,6 +24,7 @@ final class Chromium {
                 "--disable-component-update",
                 "--disable-sync",
                 "--disable-dev-shm-usage",
+                "--force-prefers-reduced-motion",
                 "--window-size=1280,800");
         options.setExperimentalOption(
                 "prefs", Map.of("intl.accept_languages", "en-GB", "download.default_directory", downloads.toString()));
