@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { Criticality } from "../../shared/api/client";
 import { formatChance, formatOne, formatWhole } from "../../shared/format/numbers";
 import { Grid } from "../../shared/grid/Grid";
-import { ROW_HEIGHT } from "../../shared/grid/GridLine";
+import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import type { Column, Drawing, GridRow } from "../../shared/grid/types";
 import { Notice } from "../../shared/ui/Notice";
 import { Ring } from "../../shared/ui/Ring";

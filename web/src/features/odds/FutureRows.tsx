@@ -5,7 +5,7 @@ import { ticks, timeScale, type TimeScale } from "../../shared/charts/timeScale"
 import { civil, DAY_MS, daysBetween, formatDay } from "../../shared/format/dates";
 import { formatOne, formatSigned } from "../../shared/format/numbers";
 import { Grid } from "../../shared/grid/Grid";
-import { ROW_HEIGHT as ROW } from "../../shared/grid/GridLine";
+import { ROW_HEIGHT as ROW } from "../../shared/grid/gridLook";
 import type { Column, Drawing, GridRow } from "../../shared/grid/types";
 import { oddsKey } from "./oddsKey";
 

@@ -58,7 +58,7 @@ export function CalendarEditor({ plan, kept, isNew, removable, onGone }: Props) 
 
   return (
     <Flex flex="1" minW="0" gap="5" minH="0">
-      <Box width="330px" flexShrink="0" overflow="auto" maxH="68vh" pr="1">
+      <Box width="400px" flexShrink="0" overflow="auto" maxH="68vh" pr="1">
         <TextField label="Name" value={draft.name} onHandIn={(name) => change({ name })} />
         <TextField
           label="Hours in a day"

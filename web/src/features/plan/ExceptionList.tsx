@@ -1,63 +1,74 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
-import { X } from "lucide-react";
+import { Box } from "@chakra-ui/react";
+import { type KeyboardEvent, useMemo } from "react";
 import type { ExceptionWords } from "../../shared/api/client";
-import { formatDay } from "../../shared/format/dates";
-import { readShifts, shiftText } from "./calendarWords";
+import { fillEdits, parseBlock } from "../../shared/grid/block";
+import { Grid } from "../../shared/grid/Grid";
+import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
+import { ROW_HEIGHT } from "../../shared/grid/gridLook";
+import type { At, Column } from "../../shared/grid/types";
+import { useGridEditing } from "../../shared/grid/useGridEditing";
+import { Refusal } from "../../shared/ui/Refusal";
+import {
+  EXCEPTION_COLUMNS,
+  type ExceptionPut,
+  type ExceptionRow,
+  emptyRow,
+  exceptionRows,
+  putExceptions,
+} from "./exceptionColumns";
 
-const Button = chakra("button");
-const Input = chakra("input");
-const FIELD = { bg: "ground", borderWidth: "1px", borderColor: "line", px: "1", minW: 0 } as const;
+const MOST_IN_VIEW = 9;
+
+type Here = At<ExceptionRow, Column<ExceptionRow, ExceptionPut>>;
 
 interface Props {
   exceptions: readonly ExceptionWords[];
   onChange: (exceptions: ExceptionWords[]) => void;
 }
 
-/** The days on which other hours hold than in the ordinary week. */
+/** The days on which other hours hold than in the ordinary week: typed, or pasted as a block from a spreadsheet. */
 export function ExceptionList({ exceptions, onChange }: Props) {
-  if (exceptions.length === 0) return <Box color="softInk">None yet.</Box>;
-  const change = (index: number, part: Partial<ExceptionWords>) =>
-    onChange(exceptions.map((one, i) => (i === index ? { ...one, ...part } : one)));
+  const rows = useMemo(() => exceptionRows(exceptions), [exceptions]);
+  const editing = useGridEditing<ExceptionRow, ExceptionPut>((puts) =>
+    Promise.resolve(onChange(putExceptions(rows, puts))),
+  );
+  const paste = (text: string, { block }: Here) => {
+    if (!block) return;
+    const lines = parseBlock(text);
+    const wide = Math.max(...lines.map((line) => line.length));
+    const target = { ...block, bottom: block.top + lines.length - 1, right: block.left + wide - 1 };
+    // Lines below the last row become new ones.
+    const room = [...rows, ...lines.map((_, i) => emptyRow(i + 1))];
+    void editing.sendBlock(fillEdits(room, EXCEPTION_COLUMNS, target, (r, c) => lines[r]?.[c] || undefined));
+  };
+  const remove = (event: KeyboardEvent, at: Here) => {
+    if (!(event.ctrlKey || event.metaKey) || event.key !== "Delete") return false;
+    const gone = new Set(at.selected());
+    onChange(
+      putExceptions(
+        rows.filter((row) => !gone.has(row.id)),
+        [],
+      ),
+    );
+    return true;
+  };
   return (
-    <>
-      {exceptions.map((one, i) => (
-        <Box key={`${one.from} ${one.to} ${one.name}`} mb="1.5" data-exception={one.from}>
-          <Flex gap="1">
-            <Input
-              {...FIELD}
-              flex="1"
-              aria-label="Name of the exception"
-              defaultValue={one.name}
-              onBlur={(event) => event.target.value !== one.name && change(i, { name: event.target.value })}
-            />
-            <Input
-              {...FIELD}
-              width="96px"
-              aria-label={`Hours in ${one.name}`}
-              placeholder="closed"
-              title="Hours worked, such as 8-12; nothing for closed"
-              defaultValue={shiftText(one.shifts)}
-              onBlur={(event) => {
-                const shifts = readShifts(event.target.value);
-                if (shifts) change(i, { shifts });
-                else event.target.value = shiftText(one.shifts);
-              }}
-            />
-            <Button
-              minW="24px"
-              minH="24px"
-              aria-label={`Remove ${one.name}`}
-              color="softInk"
-              onClick={() => onChange(exceptions.filter((_, at) => at !== i))}
-            >
-              <X size={14} />
-            </Button>
-          </Flex>
-          <Box fontSize="12px" color="softInk">
-            {one.from === one.to ? formatDay(one.from) : `${formatDay(one.from)} to ${formatDay(one.to)}`}
-          </Box>
-        </Box>
-      ))}
-    </>
+    <Box>
+      {editing.refusal && <Refusal mb="2">{editing.refusal}</Refusal>}
+      <Box height={`${HEADER_HEIGHT + ROW_HEIGHT * Math.min(MOST_IN_VIEW, rows.length) + 14}px`}>
+        <Grid
+          state="exceptions"
+          label="Exceptions"
+          rows={rows}
+          columns={EXCEPTION_COLUMNS}
+          editing={editing}
+          keys={remove}
+          onPaste={paste}
+        />
+      </Box>
+      <Box color="softInk" fontSize="12.5px" mt="1">
+        Type into the last row, or paste days from a spreadsheet. Ctrl Delete removes rows.
+      </Box>
+    </Box>
   );
 }

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import type { PlanView } from "../../shared/api/client";
 import { civil } from "../../shared/format/dates";
-import { ROW_HEIGHT } from "../../shared/grid/GridLine";
+import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import type { TimeScale } from "../../shared/charts/timeScale";
 
 const Svg = chakra("svg");

@@ -5,7 +5,9 @@ import { refusalOf } from "../../shared/api/edits";
 import { useRangeEdits } from "./rangeEdits";
 import { starterGrades } from "../../shared/api/ranges";
 import { WideDialog } from "../../shared/ui/WideDialog";
-import { GradeRow } from "./GradeRow";
+import { GRADE_ROWS, GradeGrid, type GradeRow } from "./GradeGrid";
+import { GradeTools } from "./GradeTools";
+import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { draftOf, type GradeDraft, gradesOfFile, gradeWords, joined, newGrade, usersOf } from "./grades";
 import { Refusal } from "../../shared/ui/Refusal";
 
@@ -16,17 +18,31 @@ export function GradesDialog({ plan, onClose }: { plan: PlanView; onClose: () =>
   const edits = useRangeEdits(plan.project.id);
   const [grades, setGrades] = useState<GradeDraft[]>(() => plan.grades.map(draftOf));
   const [refusal, setRefusal] = useState<string>();
-  const change = (at: number, next: GradeDraft) =>
-    setGrades(grades.map((grade, i) => (i === at ? next : grade)));
-  const move = (at: number, by: number) => {
-    const next = [...grades];
-    const [grade] = next.splice(at, 1);
-    if (grade) next.splice(at + by, 0, grade);
-    setGrades(next);
-  };
+  const rows = grades.map<GradeRow>((grade) => ({
+    id: grade.id,
+    depth: 0,
+    grade,
+    users: usersOf(plan, grade.id),
+    range: keptRange(plan, grade),
+  }));
+  const active = useGridStore((state) => viewOf(state, GRADE_ROWS).active?.row);
+  const selected = rows.find((row) => row.id === active) ?? rows[0];
+  const change = (changed: readonly GradeDraft[]) =>
+    setGrades((all) => all.map((grade) => changed.find((one) => one.id === grade.id) ?? grade));
+  const move = (id: string, by: 1 | -1) =>
+    setGrades((all) => {
+      const from = all.findIndex((grade) => grade.id === id);
+      const [grade, other] = [all[from], all[from + by]];
+      return grade && other ? all.with(from, other).with(from + by, grade) : all;
+    });
   const take = (more: GradeDraft[] | { refusal: string }) => {
     setRefusal("refusal" in more ? more.refusal : undefined);
     if (!("refusal" in more)) setGrades(joined(grades, more));
+  };
+  const begin = () => {
+    const grade = newGrade(grades);
+    setGrades([...grades, grade]);
+    useGridStore.getState().select(GRADE_ROWS, { row: grade.id, column: "name" });
   };
   const load = async (file: File | undefined) => file && take(gradesOfFile(await file.text()));
   const keep = async () => {
@@ -58,25 +74,23 @@ export function GradesDialog({ plan, onClose }: { plan: PlanView; onClose: () =>
             </Button>
           </Box>
         )}
-        {grades.map((grade, i) => (
-          <GradeRow
-            key={grade.id}
-            grade={grade}
-            users={usersOf(plan, grade.id)}
-            range={keptRange(plan, grade)}
-            first={i === 0}
-            last={i === grades.length - 1}
-            onChange={(next) => change(i, next)}
-            onMove={(by) => move(i, by)}
-            onRemove={() => setGrades(grades.filter((one) => one !== grade))}
+        {rows.length > 0 && <GradeGrid rows={rows} onChange={change} onMove={move} />}
+        {selected && (
+          <GradeTools
+            row={selected}
+            first={selected.grade === grades[0]}
+            last={selected.grade === grades.at(-1)}
+            onChange={(grade) => change([grade])}
+            onMove={(by) => move(selected.id, by)}
+            onRemove={() => setGrades(grades.filter((one) => one.id !== selected.id))}
           />
-        ))}
+        )}
         {refusal && <Refusal my="3">{refusal}</Refusal>}
         <Flex gap="2" mt="4" align="center">
           <Button size="sm" bg="action" color="onAction" onClick={() => void keep()}>
             Keep the table
           </Button>
-          <Button size="sm" variant="outline" onClick={() => setGrades([...grades, newGrade(grades)])}>
+          <Button size="sm" variant="outline" onClick={begin}>
             New grade
           </Button>
           <Button size="sm" variant="outline" asChild>

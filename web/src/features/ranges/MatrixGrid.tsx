@@ -4,7 +4,7 @@ import type { CorrelationView } from "../../shared/api/client";
 import { editedNumber } from "../../shared/format/numbers";
 import { Grid } from "../../shared/grid/Grid";
 import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
-import { ROW_HEIGHT } from "../../shared/grid/GridLine";
+import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import type { Column, GridRow } from "../../shared/grid/types";
 import { useGridEditing } from "../../shared/grid/useGridEditing";

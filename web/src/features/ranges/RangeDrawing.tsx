@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { RangeView } from "../../shared/api/client";
 import { formatAmount, formatChance, formatDays } from "../../shared/format/numbers";
-import { ROW_HEIGHT } from "../../shared/grid/GridLine";
+import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import type { Row } from "../../shared/planGrid/rows";
 import { rangedOf } from "./rangeColumns";
 import { percentScale, ticks } from "./percentScale";
@@ -56,14 +56,24 @@ export function RangeBackground({ width, height }: { width: number; height: numb
 
 /** One row's density: how wide and how lopsided the estimate is, against the planned value. */
 export function RangeDrawing({ row, width }: { row: Row; width: number }) {
-  const x = percentScale(width);
-  const range = rangedOf(row)?.range;
+  return <DensityRow range={rangedOf(row)?.range} width={width} unit={row.kind === "cost" ? "" : " days"} />;
+}
+
+interface DensityProps {
+  range?: RangeView;
+  width: number;
+  /** What its values are, as said after a number; nothing for money. */
+  unit: string;
+}
+
+/** A density on the axis of percent, where there is one. */
+export function DensityRow({ range, width, unit }: DensityProps) {
   return (
-    <Svg width={width} height={ROW_HEIGHT} display="block" aria-hidden="true">
+    <svg width={width} height={ROW_HEIGHT} style={{ display: "block" }} aria-hidden="true">
       {range && range.density.length > 0 && range.planned > 0 && (
-        <Density range={range} x={x} unit={row.kind === "cost" ? "" : " days"} />
+        <Density range={range} x={percentScale(width)} unit={unit} />
       )}
-    </Svg>
+    </svg>
   );
 }
 

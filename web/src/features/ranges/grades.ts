@@ -25,6 +25,26 @@ export function gradeWords({ shape, ...grade }: GradeDraft): GradeWords {
   return words;
 }
 
+/** The shape of a grade as an estimate, whose factors are typed and shown in percent. */
+export const inPercent = (grade: GradeDraft): EstimateWords => ({ ...grade.shape, basis: "factor" });
+
+/** What a grade makes of a planned value of one, for choosing another shape about as wide. */
+export const ALIKE_ONE = {
+  id: "",
+  range: {
+    shape: "triangular",
+    limits: true,
+    planned: 1,
+    low: 0.85,
+    likely: 1,
+    high: 1.3,
+    mean: 1.05,
+    sd: 0.1,
+    plannedChance: 0.3,
+    density: [0, 100, 0],
+  },
+};
+
 export function newGrade(taken: readonly GradeDraft[]): GradeDraft {
   let number = taken.length + 1;
   while (taken.some((grade) => grade.id === `grade${number}`)) number++;

@@ -10,7 +10,8 @@ import { Divider } from "./Divider";
 import { fitted, useSplits } from "./fit";
 import { GridHeader, HEADER_HEIGHT } from "./GridHeader";
 import { gridKeys } from "./gridKeys";
-import { cellId, GridLine, ROW_HEIGHT } from "./GridLine";
+import { cellId, GridLine } from "./GridLine";
+import { gridLook, ROW_HEIGHT } from "./gridLook";
 import { useGridStore, viewOf } from "./gridStore";
 import type { At, Column, Drawing, GridRow, OwnKeys } from "./types";
 import type { GridEditing } from "./useGridEditing";
@@ -198,7 +199,13 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
           width={leftWidth + drawingWidth}
           drawing={width > 0 ? drawing?.header(drawingWidth) : undefined}
         />
-        <Box role="rowgroup" position="relative" width={full} height={`${virtual.getTotalSize()}px`}>
+        <Box
+          role="rowgroup"
+          position="relative"
+          width={full}
+          height={`${virtual.getTotalSize()}px`}
+          css={gridLook}
+        >
           {width > 0 && drawing?.behind && (
             <Box
               position="sticky"
@@ -208,7 +215,7 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
               pointerEvents="none"
               aria-hidden="true"
             >
-              {drawing.behind(drawingWidth, height)}
+              {drawing.behind(drawingWidth, Math.min(height, virtual.getTotalSize()))}
             </Box>
           )}
           {width > 0 &&

@@ -1,14 +1,11 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo, type ReactNode } from "react";
 import { CellEditor, type Leave } from "./CellEditor";
+import { classes } from "./gridLook";
 import type { Column, GridRow } from "./types";
 import type { Editing } from "./useGridEditing";
 
-export const ROW_HEIGHT = 27;
 const INDENT = 14;
-
-const Toggle = chakra("button");
 
 interface Props<R extends GridRow, E> {
   row: R;
@@ -42,60 +39,37 @@ export const GridLine = memo(Line) as typeof Line;
 
 function Line<R extends GridRow, E>(props: Props<R, E>) {
   const { row, columns, leftWidth, active, selectedFrom, selectedTo, editing } = props;
-  const holds = row.open !== undefined;
   const highlighted = active !== undefined || props.picked;
   return (
-    <Flex
+    <div
+      className={classes("line", highlighted && "on", row.strong && "strong", row.soft && "soft")}
       role="row"
       aria-rowindex={props.index + 2}
       aria-level={props.outlined ? row.depth + 1 : undefined}
       aria-expanded={row.open}
       data-row={row.id}
       aria-selected={props.picked || undefined}
-      position="absolute"
-      top="0"
-      left="0"
-      width="100%"
-      height={`${ROW_HEIGHT}px`}
       style={{ transform: `translateY(${props.top}px)`, zIndex: editing ? 2 : undefined }}
-      bg={highlighted ? "actionTint" : undefined}
-      fontWeight={row.strong ? 600 : undefined}
     >
-      <Flex
-        position="sticky"
-        left="0"
-        zIndex="1"
-        width={`${leftWidth}px`}
-        flexShrink="0"
-        bg={highlighted ? "actionTint" : "ground"}
-        borderBottomWidth="1px"
-        borderRightWidth="1px"
-        borderColor="line"
-      >
+      <div className="cells" role="presentation" style={{ width: leftWidth }}>
         {columns.map((column, i) => (
           // The keyboard stays with the grid, which says by aria-activedescendant where it is; rows come and go.
           // eslint-disable-next-line jsx-a11y/interactive-supports-focus
-          <Box
+          <div
             key={column.id}
             id={cellId(row.id, column.id)}
+            className={classes(
+              "cell",
+              column.align === "right" && "right",
+              column.soft && "soft",
+              selectedFrom !== undefined && i >= selectedFrom && i <= (selectedTo ?? -1) && "covered",
+              active === i && !editing && "active",
+            )}
             role="gridcell"
             aria-colindex={i + 1}
             aria-selected={active === i}
             data-column={column.id}
-            position="relative"
-            width={`${column.width}px`}
-            flexShrink="0"
-            px="2"
-            lineHeight={`${ROW_HEIGHT - 1}px`}
-            textAlign={column.align}
-            color={column.soft || row.soft ? "softInk" : undefined}
-            bg={
-              selectedFrom !== undefined && selectedTo !== undefined && i >= selectedFrom && i <= selectedTo
-                ? "actionTint"
-                : undefined
-            }
-            boxShadow={active === i && !editing ? "inset 0 0 0 2px var(--chakra-colors-action)" : undefined}
-            cursor="default"
+            style={{ width: column.width }}
             onMouseDown={(event) =>
               props.onSelect(
                 row,
@@ -105,55 +79,44 @@ function Line<R extends GridRow, E>(props: Props<R, E>) {
             }
             onDoubleClick={() => props.onEdit(row, column)}
           >
-            <Flex align="center" height="100%" justify={column.align === "right" ? "flex-end" : undefined}>
-              {column.gives && props.outlined && (
-                <Box width={`${row.depth * INDENT}px`} flexShrink="0" aria-hidden="true" />
-              )}
-              {column.gives && holds && (
-                <Toggle
-                  tabIndex={-1}
-                  aria-label={row.open ? "Close branch" : "Open branch"}
-                  mr="1"
-                  color="softInk"
-                  onMouseDown={(event) => event.stopPropagation()}
-                  onClick={() => props.onToggle(row)}
-                >
-                  {row.open ? <ChevronDown size={14} /> : <ChevronRight size={14} />}
-                </Toggle>
-              )}
-              {column.render ? (
-                column.render(row)
-              ) : (
-                <Box
-                  as="span"
-                  overflow="hidden"
-                  textOverflow="ellipsis"
-                  whiteSpace="nowrap"
-                  title={column.gives ? column.text(row) : undefined}
-                >
-                  {column.text(row)}
-                </Box>
-              )}
-            </Flex>
+            {column.gives && props.outlined && <Outline row={row} onToggle={props.onToggle} />}
+            {column.render ? (
+              column.render(row)
+            ) : (
+              <span title={column.gives ? column.text(row) : undefined}>{column.text(row)}</span>
+            )}
             {editing?.column === column.id && (
               <OpenCell {...props} key={editing.refusal} column={column} editing={editing} />
             )}
-          </Box>
+          </div>
         ))}
-      </Flex>
+      </div>
       {props.draw && (
-        <Box
-          flex="1"
-          minW="0"
-          position="relative"
-          borderBottomWidth="1px"
-          borderColor="line"
-          role="presentation"
-        >
+        <div className="drawing" role="presentation">
           {props.draw(row, props.drawingWidth)}
-        </Box>
+        </div>
       )}
-    </Flex>
+    </div>
+  );
+}
+
+/** How deep a row lies, and what opens and closes what lies beneath. */
+function Outline<R extends GridRow>({ row, onToggle }: { row: R; onToggle: (row: R) => void }) {
+  return (
+    <>
+      <div style={{ width: row.depth * INDENT, flexShrink: 0 }} aria-hidden="true" />
+      {row.open !== undefined && (
+        <button
+          type="button"
+          tabIndex={-1}
+          aria-label={row.open ? "Close branch" : "Open branch"}
+          onMouseDown={(event) => event.stopPropagation()}
+          onClick={() => onToggle(row)}
+        >
+          {row.open ? <ChevronDown size={14} /> : <ChevronRight size={14} />}
+        </button>
+      )}
+    </>
   );
 }
 

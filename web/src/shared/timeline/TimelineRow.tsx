@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import type { CalendarView, Span } from "../api/client";
 import { civil, DAY_MS, formatDay } from "../format/dates";
-import { ROW_HEIGHT } from "../grid/GridLine";
+import { ROW_HEIGHT } from "../grid/gridLook";
 import { type Row, subjectOf } from "../planGrid/rows";
 import { Mist } from "./Mist";
 import type { TimeScale } from "../charts/timeScale";

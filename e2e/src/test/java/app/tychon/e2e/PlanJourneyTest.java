@@ -181,7 +181,10 @@ class PlanJourneyTest extends Journey {
         browser.pick("Calendars…");
         browser.read("[data-testid='calendar-look']", "The plan finishes on 10 Jul 2028");
         browser.choose("[aria-label='iCalendar file of holidays']", holidays.toString());
-        browser.see("[data-exception='2027-04-05']");
+        browser.see("[data-row^='2027-04-05']");
+        browser.select("new 0", "from");
+        browser.type("24 Dec 2027", Keys.ENTER);
+        browser.read("[data-row='2027-12-24 2027-12-24 Closed']", "24 Dec 2027");
         browser.see("[data-day='2027-04-06'][data-state='closed']");
         String effect = browser.read("[data-testid='calendar-look']", "instead of 10 Jul 2028");
         browser.press("Keep");

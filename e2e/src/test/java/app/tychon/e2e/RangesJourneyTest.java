@@ -132,11 +132,14 @@ class RangesJourneyTest extends Journey {
     void aTableOfGradesIsChangedAndExtremesAreAskedBeforeTheLikelyValue() {
         openRanges();
         browser.press("Grades");
+        browser.select("firm", "high");
         browser.enter("[role='group'][aria-label='Firm'] input[name='high']", "soon");
         browser.read("[role='dialog'] [role='alert']", "A number is needed, such as 12.5, not “soon”");
         browser.enter("[role='group'][aria-label='Firm'] input[name='high']", "125");
         browser.press("New grade");
-        browser.fill("[role='group'][aria-label='New grade'] input[aria-label='Name']", "Wild");
+        browser.see("[data-row='grade4'] [data-column='name']").click();
+        browser.type("Wild", Keys.TAB, "For what was never done before", Keys.ENTER);
+        browser.read("[data-row='grade4'] [data-column='note']", "For what was never done before");
         browser.press("Keep the table");
         browser.isGone("[role='dialog']");
         browser.select("S10", "grade");

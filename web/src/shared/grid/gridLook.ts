@@ -1,0 +1,55 @@
+export const ROW_HEIGHT = 27;
+
+/**
+ * How lines and cells look, said once for all of them: they are many, come and go while one scrolls, and so are plain
+ * elements with these classes.
+ */
+export const gridLook = {
+  "& .line": {
+    position: "absolute",
+    top: 0,
+    left: 0,
+    display: "flex",
+    width: "100%",
+    height: `${ROW_HEIGHT}px`,
+    "--ground": "var(--chakra-colors-ground)",
+  },
+  "& .line.on": { bg: "actionTint", "--ground": "var(--chakra-colors-action-tint)" },
+  "& .line.strong": { fontWeight: 600 },
+  "& .line.soft .cell, & .cell.soft": { color: "softInk" },
+  "& .cells": {
+    position: "sticky",
+    left: 0,
+    zIndex: 1,
+    display: "flex",
+    flexShrink: 0,
+    bg: "var(--ground)",
+    borderBottomWidth: "1px",
+    borderRightWidth: "1px",
+    borderColor: "line",
+  },
+  "& .cell": {
+    position: "relative",
+    display: "flex",
+    alignItems: "center",
+    flexShrink: 0,
+    px: 2,
+    lineHeight: `${ROW_HEIGHT - 1}px`,
+    cursor: "default",
+  },
+  "& .cell.right": { justifyContent: "flex-end", textAlign: "right" },
+  "& .cell.covered": { bg: "actionTint" },
+  "& .cell.active": { boxShadow: "inset 0 0 0 2px var(--chakra-colors-action)" },
+  "& .cell > span": { overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" },
+  "& .cell > button": { mr: 1, color: "softInk" },
+  "& .drawing": {
+    position: "relative",
+    flex: 1,
+    minW: 0,
+    borderBottomWidth: "1px",
+    borderColor: "line",
+  },
+} as const;
+
+/** The names that hold, as one class attribute. */
+export const classes = (...names: (string | false | undefined)[]) => names.filter(Boolean).join(" ");
