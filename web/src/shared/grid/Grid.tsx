@@ -16,6 +16,9 @@ import { useGridStore, viewOf } from "./gridStore";
 import type { At, Column, Drawing, GridRow, OwnKeys } from "./types";
 import type { GridEditing } from "./useGridEditing";
 
+/** Lines drawn above and below those in view, so that a scroll shows them at once. */
+const OVERSCAN = 10;
+
 interface Props<R extends GridRow, E extends { id: string }> {
   /** The key under which it is kept what is selected, open and in view. */
   state: string;
@@ -60,7 +63,7 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
     count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_HEIGHT,
-    overscan: 10,
+    overscan: OVERSCAN,
     scrollMargin: HEADER_HEIGHT,
     scrollPaddingStart: HEADER_HEIGHT,
     initialOffset: () => viewOf(useGridStore.getState(), state).scrollTop,
@@ -169,6 +172,8 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
   };
 
   const items = virtual.getVirtualItems();
+  // A line that scrolls out of view is written anew for the one that comes in; that is much less than making another.
+  const slots = Math.ceil(height / ROW_HEIGHT) + 2 * OVERSCAN + 2;
   const tops = new Map(items.map((item) => [rows[item.index]?.id ?? "", item.start - HEADER_HEIGHT]));
   const full = `${leftWidth + drawingWidth}px`;
   return (
@@ -202,6 +207,7 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
         <Box
           role="rowgroup"
           position="relative"
+          data-sideways={leftWidth + drawingWidth > width || undefined}
           width={full}
           height={`${virtual.getTotalSize()}px`}
           css={gridLook}
@@ -226,7 +232,7 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
                 block && item.index >= block.top && item.index <= block.bottom && block.top !== block.bottom;
               return (
                 <GridLine
-                  key={row.id}
+                  key={item.index % slots}
                   row={row}
                   index={item.index}
                   top={item.start - HEADER_HEIGHT}

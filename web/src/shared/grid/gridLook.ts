@@ -17,10 +17,9 @@ export const gridLook = {
   "& .line.on": { bg: "actionTint", "--ground": "var(--chakra-colors-action-tint)" },
   "& .line.strong": { fontWeight: 600 },
   "& .line.soft .cell, & .cell.soft": { color: "softInk" },
+  // What sticks is a layer of its own to the browser, so only where there is something to scroll sideways.
+  "&[data-sideways] .cells": { position: "sticky", left: 0, zIndex: 1 },
   "& .cells": {
-    position: "sticky",
-    left: 0,
-    zIndex: 1,
     display: "flex",
     flexShrink: 0,
     bg: "var(--ground)",

@@ -1,11 +1,13 @@
 import type { Span } from "../api/client";
 import { formatDay } from "../format/dates";
-import { finishAt, mistOf } from "./mist";
+import { finishAt, mistOf, thinned } from "./mist";
 import type { TimeScale } from "../charts/timeScale";
 
 const TOP = 14;
 const HEIGHT = 9;
 const DARKEST = 0.8;
+/** Pixels between points of the mist that anyone could tell apart. */
+const LEAST_STEP = 2;
 
 interface Props {
   name: string;
@@ -20,7 +22,7 @@ interface Props {
 
 /** Simulated work: the denser, the more futures are at it; notches where half have ended it, and as many as matter. */
 export function Mist({ name, span, levels, level, scale, stale }: Props) {
-  const points = mistOf(span, levels);
+  const points = thinned(mistOf(span, levels), LEAST_STEP / (scale.x(1) - scale.x(0)));
   const [first, last] = [points[0], points.at(-1)];
   const [middle, kept] = [finishAt(span, levels, 50), finishAt(span, levels, level)];
   if (!first || !last || middle === undefined || kept === undefined || last.time <= first.time) return null;

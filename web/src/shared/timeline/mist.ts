@@ -27,6 +27,16 @@ export function mistOf(span: Span, levels: readonly number[]): MistPoint[] {
   }));
 }
 
+/** The points that can be told apart in a drawing: no two nearer to each other than a distance in time, the ends always. */
+export function thinned(points: readonly MistPoint[], distance: number): MistPoint[] {
+  let last = -Infinity;
+  return points.filter((point, i) => {
+    const kept = i === 0 || i === points.length - 1 || point.time - last >= distance;
+    if (kept) last = point.time;
+    return kept;
+  });
+}
+
 /** A time of those told at levels, in milliseconds; undefined where the level is not told. */
 export function timeAt(
   times: readonly number[],
