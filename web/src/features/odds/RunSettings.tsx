@@ -1,6 +1,7 @@
 import { Box, Button, chakra, Field, Popover, Portal } from "@chakra-ui/react";
 import { Settings2 } from "lucide-react";
 import type { PlanView } from "../../shared/api/client";
+import { Word } from "../../shared/words/Word";
 import { useRunSettings } from "./runRequest";
 
 const Input = chakra("input");
@@ -25,9 +26,10 @@ export function RunSettings({ plan }: { plan: PlanView }) {
     label: string,
     help: string,
     field: "iterations" | "tolerance" | "certainty" | "seed" | "threads" | "name",
+    word?: string,
   ) => (
     <Field.Root>
-      <Field.Label>{label}</Field.Label>
+      <Field.Label>{word ? <Word id={word}>{label}</Word> : label}</Field.Label>
       <Input
         {...LOOK}
         height="28px"
@@ -65,11 +67,13 @@ export function RunSettings({ plan }: { plan: PlanView }) {
                 "Iterations",
                 "Futures to simulate, 100 to 1,000,000. More make the percentiles surer.",
                 "iterations",
+                "future",
               )}
               {text(
                 "Until steady, %",
                 `Stops sooner, once mean and P${plan.project.confidence} are known to this share of their standard deviation, such as 2. Empty for all iterations.`,
                 "tolerance",
+                "steady",
               )}
               {text(
                 "Certainty of that, %",
@@ -80,9 +84,12 @@ export function RunSettings({ plan }: { plan: PlanView }) {
                 "Seed",
                 "The same seed gives the same numbers again. Leave it empty for a new one.",
                 "seed",
+                "seed",
               )}
               <Field.Root>
-                <Field.Label>Sampling</Field.Label>
+                <Field.Label>
+                  <Word id="hypercube">Sampling</Word>
+                </Field.Label>
                 <Select
                   {...LOOK}
                   height="28px"

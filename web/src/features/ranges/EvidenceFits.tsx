@@ -4,6 +4,7 @@ import type { EvidenceLook, FitWords, PlanView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { useRangeEdits } from "./rangeEdits";
 import { formatOne, formatSigned } from "../../shared/format/numbers";
+import { Word } from "../../shared/words/Word";
 import { shapeLabel } from "../../shared/range/estimates";
 import { notify } from "../../shared/ui/notify";
 import { FitChart } from "./FitChart";
@@ -61,6 +62,9 @@ export function EvidenceFits({ plan, look, rows, onAgain, onDone }: Props) {
       <Flex gap="6" align="flex-start" wrap="wrap">
         <FitChart look={look} chosen={fit} />
         <Box flex="1" minW="320px">
+          <Box color="softInk" mb="1">
+            The best first, by <Word id="fit">AIC</Word>.
+          </Box>
           {look.fits.map((one, i) => (
             <Entry
               key={one.shape}

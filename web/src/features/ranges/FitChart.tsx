@@ -1,10 +1,18 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 import type { EvidenceLook, FitView } from "../../shared/api/client";
+import { FootAxis } from "../../shared/charts/axes";
+import { ChartTable } from "../../shared/charts/ChartTable";
+import { Density } from "../../shared/charts/Density";
+import { Bars } from "../../shared/charts/Histogram";
+import { plotOf } from "../../shared/charts/plot";
+import { roundTicks } from "../../shared/charts/roundTicks";
 import { formatDays } from "../../shared/format/numbers";
 
 const Svg = chakra("svg");
 const WIDTH = 430;
-const HEIGHT = 190;
+const HEIGHT = 205;
+const MARGINS = { left: 12, right: 12, top: 8, bottom: 24 };
+const MOST_TICKS = 5;
 
 interface Props {
   look: EvidenceLook;
@@ -15,49 +23,63 @@ interface Props {
 /** The observed values as a histogram, with the fitted shapes over it. */
 export function FitChart({ look, chosen }: Props) {
   const { axisLow: low, axisHigh: high } = look;
-  const tallest = Math.max(...look.counts, ...chosen.density);
-  const x = (value: number) => ((value - low) / (high - low)) * WIDTH;
-  const y = (count: number) => HEIGHT - (Math.min(count, tallest) / tallest) * (HEIGHT - 10);
-  const curve = (fit: FitView) =>
-    `M${fit.density.map((count, i) => `${((i / (fit.density.length - 1)) * WIDTH).toFixed(1)} ${y(count).toFixed(1)}`).join("L")}`;
+  const most = Math.max(...look.counts);
+  const tallest = Math.max(most, ...chosen.density);
+  const plot = plotOf({ min: low, max: high }, WIDTH, HEIGHT, MARGINS);
   const said = (value: number) => (look.ratios ? `${Math.round(value * 100)} %` : formatDays(value));
+  const curve = (fit: FitView) => ({
+    plot,
+    heights: fit.density.map((count) => Math.min(1, count / tallest)),
+    from: low,
+    to: high,
+    colour: "var(--chakra-colors-action)",
+  });
   return (
     <Box>
-      <Svg width={WIDTH} height={HEIGHT} role="img" aria-label={`Past work and ${chosen.shape}`}>
-        {look.counts.map((count, i) => (
-          <rect
-            key={i}
-            x={x(look.edges[i] ?? 0) + 0.5}
-            width={Math.max(1, x(look.edges[i + 1] ?? 0) - x(look.edges[i] ?? 0) - 1)}
-            y={y(count)}
-            height={HEIGHT - y(count)}
-            fill="var(--chakra-colors-strong-line)"
-          >
-            <title>{`${said(look.edges[i] ?? 0)} to ${said(look.edges[i + 1] ?? 0)}: ${count}`}</title>
-          </rect>
-        ))}
+      <Svg
+        width={WIDTH}
+        height={HEIGHT}
+        fontSize="12px"
+        role="img"
+        aria-label={`Past work and ${chosen.shape}`}
+      >
+        <Bars
+          plot={plot}
+          edges={look.edges}
+          counts={look.counts}
+          headroom={tallest / most}
+          words={(from, to, count) => `${said(from)} to ${said(to)}: ${count}`}
+        />
         {look.fits
           .filter((fit) => fit !== chosen)
           .map((fit) => (
-            <path
-              key={fit.shape}
-              d={curve(fit)}
-              fill="none"
-              stroke="var(--chakra-colors-action)"
-              strokeOpacity="0.22"
-            />
+            <Density key={fit.shape} {...curve(fit)} look="pale" />
           ))}
-        <path d={curve(chosen)} fill="none" stroke="var(--chakra-colors-action)" strokeWidth="2" />
+        <Density {...curve(chosen)} look="line" />
         {look.ratios && low < 1 && high > 1 && (
-          <line x1={x(1)} x2={x(1)} y2={HEIGHT} stroke="var(--chakra-colors-plan)" strokeWidth="1.6" />
+          <path
+            d={`M${plot.x(1)} ${plot.top}V${plot.bottom}`}
+            stroke="var(--chakra-colors-plan)"
+            strokeWidth="1.6"
+          />
         )}
-        <line x1={0} x2={WIDTH} y1={HEIGHT} y2={HEIGHT} stroke="var(--chakra-colors-strong-line)" />
+        <FootAxis
+          plot={plot}
+          ticks={roundTicks(low, high, MOST_TICKS).map((value) => ({ value, label: said(value) }))}
+        />
       </Svg>
-      <Flex justify="space-between" color="softInk" fontSize="12.5px">
-        <Box>{said(low)}</Box>
-        <Box>{look.ratios ? "actual in percent of planned" : "actual values"}</Box>
-        <Box>{said(high)}</Box>
-      </Flex>
+      <ChartTable
+        caption="How often past work took how much"
+        columns={["From", "To", "How often"]}
+        rows={look.counts.map((count, i) => [
+          said(look.edges[i] ?? 0),
+          said(look.edges[i + 1] ?? 0),
+          String(count),
+        ])}
+      />
+      <Box color="softInk" fontSize="12.5px" textAlign="center">
+        {look.ratios ? "actual in percent of planned" : "actual values"}
+      </Box>
     </Box>
   );
 }

@@ -1,8 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useCorrelatedPoints } from "../../shared/api/ranges";
+import { plotOf } from "../../shared/charts/plot";
 
 const Svg = chakra("svg");
 const SIZE = 210;
+const PLOT = plotOf({ min: 0, max: 1 }, SIZE, SIZE, { left: 4, right: 4, top: 4, bottom: 4 });
 
 /** What a coefficient looks like: futures as points, early to late. */
 export function ScatterPreview({ coefficient }: { coefficient: number }) {
@@ -21,8 +23,8 @@ export function ScatterPreview({ coefficient }: { coefficient: number }) {
         {(points.data ?? []).map(([x = 0, y = 0], i) => (
           <circle
             key={i}
-            cx={4 + x * (SIZE - 8)}
-            cy={SIZE - 4 - y * (SIZE - 8)}
+            cx={PLOT.x(x)}
+            cy={PLOT.y(y)}
             r="2"
             fill="var(--chakra-colors-action)"
             fillOpacity="0.55"

@@ -1,10 +1,16 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 import type { CorrelationEffect, FinishHeading } from "../../shared/api/client";
-import { civil, formatDay } from "../../shared/format/dates";
+import { FootAxis } from "../../shared/charts/axes";
+import { Density } from "../../shared/charts/Density";
+import { plotOf } from "../../shared/charts/plot";
+import { dateTicks } from "../../shared/charts/roundTicks";
+import { civil } from "../../shared/format/dates";
 
 const Svg = chakra("svg");
 const WIDTH = 420;
-const HEIGHT = 170;
+const HEIGHT = 185;
+const MARGINS = { left: 8, right: 8, top: 8, bottom: 24 };
+const MOST_TICKS = 3;
 
 interface Props {
   effect: CorrelationEffect;
@@ -16,46 +22,35 @@ export function TwoDensities({ effect, shown }: Props) {
   const all = [effect.with.finish, effect.without.finish];
   const low = Math.min(...all.map((one) => civil(one.low)));
   const high = Math.max(...all.map((one) => civil(one.high)));
-  const x = (time: number) => ((time - low) / (high - low)) * WIDTH;
+  const plot = plotOf({ min: low, max: high }, WIDTH, HEIGHT, MARGINS);
   // The same area under both, so that the wider one is the lower.
   const area = (one: FinishHeading) =>
     (one.density.reduce((sum, tall) => sum + tall, 0) * (civil(one.high) - civil(one.low))) /
     one.density.length;
   const tallest = Math.max(...all.map((one) => 100 / area(one)));
-  const path = (one: FinishHeading) =>
-    one.density
-      .map((tall, i) => {
-        const at = civil(one.low) + ((civil(one.high) - civil(one.low)) * i) / (one.density.length - 1);
-        return `${x(at).toFixed(1)} ${(HEIGHT - ((HEIGHT - 8) * tall) / area(one) / tallest).toFixed(1)}`;
-      })
-      .join("L");
+  const curve = (one: FinishHeading) => ({
+    plot,
+    heights: one.density.map((tall) => tall / area(one) / tallest),
+    from: civil(one.low),
+    to: civil(one.high),
+    colour: "var(--chakra-colors-simulated)",
+  });
   return (
     <Box>
-      <Svg width={WIDTH} height={HEIGHT} role="img" aria-label="Finish with and without correlation">
-        <line x1={0} x2={WIDTH} y1={HEIGHT} y2={HEIGHT} stroke="var(--chakra-colors-strong-line)" />
-        {shown.includes("with") && (
-          <path
-            d={`M${path(effect.with.finish)}`}
-            fill="var(--chakra-colors-simulated)"
-            fillOpacity="0.22"
-            stroke="var(--chakra-colors-simulated)"
-          />
-        )}
-        {shown.includes("without") && (
-          <path
-            d={`M${path(effect.without.finish)}`}
-            fill="none"
-            stroke="var(--chakra-colors-simulated)"
-            strokeDasharray="4 3"
-            strokeWidth="1.6"
-          />
-        )}
+      <Svg
+        width={WIDTH}
+        height={HEIGHT}
+        fontSize="12px"
+        role="img"
+        aria-label="Finish with and without correlation"
+      >
+        {shown.includes("with") && <Density {...curve(effect.with.finish)} />}
+        {shown.includes("without") && <Density {...curve(effect.without.finish)} look="dashed" />}
+        <FootAxis plot={plot} ticks={dateTicks(low, high, MOST_TICKS)} />
       </Svg>
-      <Flex justify="space-between" color="softInk" fontSize="12.5px">
-        <Box>{formatDay(low)}</Box>
-        <Box>band: with; dashes: without</Box>
-        <Box>{formatDay(high)}</Box>
-      </Flex>
+      <Box color="softInk" fontSize="12.5px" textAlign="center">
+        band: with; dashes: without
+      </Box>
     </Box>
   );
 }

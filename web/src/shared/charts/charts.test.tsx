@@ -3,6 +3,7 @@ import { describe, expect, it, vi } from "vitest";
 import { shown } from "../../test/shown";
 import { CHANCE_TICKS, FootAxis, SideAxis } from "./axes";
 import { ChartTable } from "./ChartTable";
+import { Density } from "./Density";
 import { GripLine } from "./GripLine";
 import { Bars, ChanceCurve } from "./Histogram";
 import { Mark } from "./marks";
@@ -56,6 +57,20 @@ describe("a plot", () => {
     const bar = container.querySelector("[data-bar='1']") as Element;
     fireEvent.pointerEnter(bar);
     expect(bar.querySelectorAll("rect")[1]?.getAttribute("fill")).toContain("simulated)");
+  });
+
+  it("draws a density between two values, filled down to the foot or as a line", () => {
+    const { container } = render(
+      <svg>
+        <Density plot={plot} heights={[0, 1, 0]} from={25} to={75} colour="red" />
+        <Density plot={plot} heights={[0, 0.5]} from={0} to={100} colour="red" look="dashed" />
+      </svg>,
+    );
+    const [filling, outline, dashed] = [...container.querySelectorAll("path")];
+    expect(filling).toHaveAttribute("d", "M100,170L150,20L200,170L200,170L150,170L100,170Z");
+    expect(outline).toHaveAttribute("d", "M100,170L150,20L200,170");
+    expect(dashed).toHaveAttribute("d", "M50,170L250,95");
+    expect(dashed).toHaveAttribute("stroke-dasharray");
   });
 
   it("has a line that keys move, by a step or by far, and that is dragged", () => {

@@ -3,6 +3,7 @@ import type { UseQueryResult } from "@tanstack/react-query";
 import type { CheckView, FindingView, PlanView } from "../api/client";
 import { Notice } from "../ui/Notice";
 import { SidePanel } from "../ui/SidePanel";
+import { Word } from "../words/Word";
 import { CheckGroup } from "./CheckGroup";
 
 /** What a check looks for, by its words: what each is called, and why it matters. */
@@ -31,7 +32,7 @@ export function CheckPanel({ plan, label, title, check, words, sentence, onClose
       )}
       {check.data && (
         <Box color="softInk" mb="2">
-          {sentence(findings.length - accepted, accepted)}
+          {sentence(findings.length - accepted, accepted)} What a <Word id="finding">finding</Word> is.
         </Box>
       )}
       {Object.keys(words).map((word) => {

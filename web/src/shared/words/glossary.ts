@@ -91,6 +91,14 @@ export const GLOSSARY: readonly Word[] = [
       "A place where the plan or a range is hard to believe, with the reason. It can be mended, or accepted with a reason that stays on record.",
   },
   {
+    id: "fit",
+    term: "AIC, KS and AD",
+    also: ["Akaike", "Kolmogorov–Smirnov", "Anderson–Darling", "goodness of fit"],
+    means:
+      "How well a shape fits past work. AIC weighs likelihood against the number of parameters: the lowest is the best. KS is the greatest gap between the shape and the observed values, in chance; AD weighs gaps in the tails more. Differences of AIC below 2 say little.",
+    see: ["past work", "shape"],
+  },
+  {
     id: "free float",
     term: "Free float",
     means: "How far an activity may slip without moving any successor, in days of its calendar.",
@@ -122,6 +130,14 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "The strip at the foot of every stage: finish and cost by the live odds, with the plan, the target and what was pinned. It follows every edit.",
     see: ["live odds", "pin"],
+  },
+  {
+    id: "hypercube",
+    term: "Latin hypercube",
+    also: ["sampling"],
+    means:
+      "A way of drawing that takes every five-hundredth of a range once in 500 futures, so that percentiles settle with fewer futures than by plain drawing. Both come to the same.",
+    see: ["future", "seed"],
   },
   {
     id: "lag",
@@ -252,6 +268,14 @@ export const GLOSSARY: readonly Word[] = [
     see: ["sd"],
   },
   {
+    id: "steady",
+    term: "Until steady",
+    also: ["tolerance", "convergence"],
+    means:
+      "A run ends by itself once the mean and the percentile that matters are known to a share of the standard deviation, with a certainty of 95 % unless it is chosen otherwise.",
+    see: ["run", "mean", "sd"],
+  },
+  {
     id: "target",
     term: "Target",
     means: "The date whose chance matters: what has been promised, or will be.",
@@ -264,6 +288,13 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "How far an activity may slip without moving the finish of the project, in days of its calendar. Below zero a date is missed by so much.",
     see: ["free float", "longest path"],
+  },
+  {
+    id: "watched",
+    term: "Watched",
+    means:
+      "An activity or milestone of which runs keep every value, and for which they wait to be steady, beside finish and cost of the project.",
+    see: ["steady", "run"],
   },
 ];
 
