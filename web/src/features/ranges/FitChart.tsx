@@ -11,7 +11,7 @@ import { formatDays } from "../../shared/format/numbers";
 const Svg = chakra("svg");
 const WIDTH = 430;
 const HEIGHT = 205;
-const MARGINS = { left: 12, right: 12, top: 8, bottom: 24 };
+const MARGINS = { left: 20, right: 20, top: 8, bottom: 24 };
 const MOST_TICKS = 5;
 
 interface Props {

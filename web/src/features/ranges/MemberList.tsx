@@ -1,10 +1,11 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import type { PlanView } from "../../shared/api/client";
-import { nameOf, rangedBeneath } from "./selection";
+import type { Pick } from "../../shared/ui/Picker";
+import { PickerPopover } from "../../shared/ui/PickerPopover";
+import { nameOf, rangedBeneath, rangedRows } from "./selection";
 
 const Button = chakra("button");
-const Select = chakra("select");
 
 interface Props {
   plan: PlanView;
@@ -17,10 +18,17 @@ export function MemberList({ plan, members, onChange }: Props) {
   const there = new Set(members);
   const add = (id: string) =>
     onChange([...members, ...rangedBeneath(plan, [id]).filter((one) => !there.has(one))]);
-  const free = rangedBeneath(
-    plan,
-    plan.branches.map((branch) => branch.id).concat(plan.costs.map((cost) => cost.id)),
-  ).filter((id) => !there.has(id));
+  const find = (text: string): Pick[] => {
+    const wanted = text.trim().toLowerCase();
+    const fits = (...names: string[]) => names.some((name) => name.toLowerCase().includes(wanted));
+    const branches = plan.branches
+      .filter(({ code, name }) => fits(code, name))
+      .map(({ id, code, name }) => ({ id, code, label: name, group: "All of a branch" }));
+    const free = rangedRows(plan)
+      .filter(({ id, name }) => !there.has(id) && fits(id, name))
+      .map(({ id, name }) => ({ id, code: id, label: name, group: "Activities and cost lines" }));
+    return wanted === "" ? [...branches, ...free] : [...free, ...branches];
+  };
   return (
     <Box>
       <Flex gap="1.5" wrap="wrap" maxH="120px" overflow="auto">
@@ -49,34 +57,25 @@ export function MemberList({ plan, members, onChange }: Props) {
           </Flex>
         ))}
       </Flex>
-      <Select
-        mt="2"
-        px="2"
-        py="0.5"
-        maxW="320px"
-        bg="ground"
-        borderWidth="1px"
-        borderColor="line"
-        aria-label="Add a member"
-        value=""
-        onChange={(event) => add(event.target.value)}
+      <PickerPopover
+        title="Who moves together with them"
+        label="Look for an activity, cost line or branch"
+        placeholder="Code or name"
+        find={find}
+        onChoose={(item) => add(item.id)}
       >
-        <option value="">Add…</option>
-        <optgroup label="All of a branch">
-          {plan.branches.map((branch) => (
-            <option key={branch.id} value={branch.id}>
-              {branch.code} {branch.name}
-            </option>
-          ))}
-        </optgroup>
-        <optgroup label="Activities and cost lines">
-          {free.map((id) => (
-            <option key={id} value={id}>
-              {id} {nameOf(plan, id)}
-            </option>
-          ))}
-        </optgroup>
-      </Select>
+        <Button
+          mt="2"
+          px="2"
+          py="0.5"
+          bg="ground"
+          borderWidth="1px"
+          borderColor="line"
+          aria-label="Add a member"
+        >
+          Add…
+        </Button>
+      </PickerPopover>
     </Box>
   );
 }

@@ -17,6 +17,9 @@ export function rangedBeneath(plan: PlanView, rows: readonly string[]): string[]
   return [...activities, ...costs].map((one) => one.id);
 }
 
+/** All rows that can have a range: activities, then cost lines. */
+export const rangedRows = (plan: PlanView) => [...plan.activities.filter(canBeUncertain), ...plan.costs];
+
 /** The name of an activity or cost line, by its code. */
 export function nameOf(plan: PlanView, id: string): string {
   return [...plan.activities, ...plan.costs].find((one) => one.id === id)?.name ?? id;

@@ -110,7 +110,13 @@ class RangesJourneyTest extends Journey {
         browser.press("Correlation");
         browser.press("New group");
         for (String member : new String[] {"S10", "S30", "S40"}) {
-            browser.chooseOption("[aria-label='Add a member']", member);
+            browser.pressLabelled("Add a member");
+            browser.see("[aria-label='Look for an activity, cost line or branch']");
+            browser.type(member);
+            browser.see("[data-item='" + member + "'][data-highlighted]");
+            browser.type(Keys.ENTER);
+            browser.see("[aria-label='Take " + member + " out']");
+            browser.isGone("[aria-label='Who moves together with them']");
         }
         browser.press("Pair by pair");
         browser.select("S30", "S10");
