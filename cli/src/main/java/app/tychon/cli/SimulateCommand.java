@@ -106,11 +106,12 @@ final class SimulateCommand implements Callable<Integer> {
 
     private void report(Plan plan, CompiledPlan compiled, RunResult result, double seconds) throws IOException {
         Inputs inputs = Inputs.of(compiled);
-        List<Driver> finish = Sensitivity.drivers(inputs, result.settings(), result.duration());
-        List<Driver> cost =
-                Sensitivity.drivers(inputs, result.settings(), result.cost().totals());
+        List<List<Driver>> drivers = Sensitivity.drivers(
+                inputs,
+                result.settings(),
+                List.of(result.duration(), result.cost().totals()));
         List<CorrelationReport> correlations = CorrelationReport.of(compiled, result.settings(), result.iterations());
-        Report report = new Report(plan, result, seconds, finish, cost, correlations);
+        Report report = new Report(plan, result, seconds, drivers.get(0), drivers.get(1), correlations);
         spec.commandLine().getOut().print(new TextReport(report).text());
         spec.commandLine().getOut().flush();
         if (json != null) {

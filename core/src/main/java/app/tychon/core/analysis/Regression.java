@@ -3,6 +3,7 @@ package app.tychon.core.analysis;
 import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.RunSettings;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.hipparchus.exception.MathRuntimeException;
@@ -19,7 +20,7 @@ import org.hipparchus.linear.SingularValueDecomposition;
  * piece by piece, so that no input is held whole. O(iterations × inputs²).
  */
 final class Regression {
-    private static final int PIECE = 2_000;
+    private static final int PIECE = 500;
     /** What of an input's variance the others must leave, or they are collinear. */
     private static final double COLLINEAR = 1e-6;
 
@@ -41,11 +42,18 @@ final class Regression {
         for (int first = 0; first < output.length; first += PIECE) {
             int from = first;
             int count = Math.min(PIECE, output.length - first);
-            double[][] values = terms.parallelStream()
-                    .map(t -> standardised(
-                            inputs.sample(t.input(), settings, from, count), 0, count, t.mean(), t.deviation()))
-                    .toArray(double[][]::new);
-            regression.add(values, standardised(output, from, count, mean, deviation));
+            double[][] rows = new double[count][terms.size()];
+            IntStream.range(0, terms.size()).parallel().forEach(j -> {
+                Term term = terms.get(j);
+                double[] values = inputs.sample(term.input(), settings, from, count);
+                for (int i = 0; i < count; i++) {
+                    rows[i][j] = (values[i] - term.mean()) / term.deviation();
+                }
+            });
+            double[] standard = Arrays.stream(output, from, from + count)
+                    .map(value -> (value - mean) / deviation)
+                    .toArray();
+            regression.add(rows, standard);
         }
         RealVector coefficients = regression.solve(output.length - 1);
         return IntStream.range(0, terms.size())
@@ -58,13 +66,38 @@ final class Regression {
                 .toList();
     }
 
-    private void add(double[][] values, double[] output) {
-        IntStream.range(0, values.length).parallel().forEach(j -> {
-            withOutput[j] += dot(values[j], output);
-            for (int k = 0; k <= j; k++) {
-                amongInputs[j][k] += dot(values[j], values[k]);
+    /**
+     * Adds iterations, one a row of standardised inputs. Four at a time are added along a whole line of the matrix, where
+     * the processor works on several columns at once.
+     */
+    private void add(double[][] rows, double[] output) {
+        IntStream.range(0, withOutput.length).parallel().forEach(j -> {
+            double[] line = amongInputs[j];
+            int i = 0;
+            for (; i + 3 < rows.length; i += 4) {
+                addFour(line, j + 1, rows[i], rows[i + 1], rows[i + 2], rows[i + 3], j);
+                withOutput[j] += rows[i][j] * output[i]
+                        + rows[i + 1][j] * output[i + 1]
+                        + rows[i + 2][j] * output[i + 2]
+                        + rows[i + 3][j] * output[i + 3];
+            }
+            for (; i < rows.length; i++) {
+                for (int k = 0; k <= j; k++) {
+                    line[k] += rows[i][j] * rows[i][k];
+                }
+                withOutput[j] += rows[i][j] * output[i];
             }
         });
+    }
+
+    private static void addFour(double[] line, int count, double[] a, double[] b, double[] c, double[] d, int j) {
+        double aj = a[j];
+        double bj = b[j];
+        double cj = c[j];
+        double dj = d[j];
+        for (int k = 0; k < count; k++) {
+            line[k] += aj * a[k] + bj * b[k] + (cj * c[k] + dj * d[k]);
+        }
     }
 
     private RealVector solve(int degrees) {
@@ -83,34 +116,17 @@ final class Regression {
                     .getSolver()
                     .solve(right);
         } catch (MathRuntimeException collinear) {
-            return new SingularValueDecomposition(matrix).getSolver().solve(right);
+            return shared(new SingularValueDecomposition(matrix), right);
         }
     }
 
-    /** Four sums side by side, which the processor adds at once. */
-    private static double dot(double[] x, double[] y) {
-        double a = 0;
-        double b = 0;
-        double c = 0;
-        double d = 0;
-        int i = 0;
-        for (; i + 3 < x.length; i += 4) {
-            a += x[i] * y[i];
-            b += x[i + 1] * y[i + 1];
-            c += x[i + 2] * y[i + 2];
-            d += x[i + 3] * y[i + 3];
+    /** The smallest of the solutions that are as good as any: directions in which inputs do not vary count for nothing. */
+    private static RealVector shared(SingularValueDecomposition decomposed, RealVector right) {
+        RealVector along = decomposed.getUT().operate(right);
+        double[] strengths = decomposed.getSingularValues();
+        for (int i = 0; i < strengths.length; i++) {
+            along.setEntry(i, strengths[i] > COLLINEAR ? along.getEntry(i) / strengths[i] : 0);
         }
-        for (; i < x.length; i++) {
-            a += x[i] * y[i];
-        }
-        return a + b + (c + d);
-    }
-
-    private static double[] standardised(double[] values, int from, int count, double mean, double deviation) {
-        double[] standard = new double[count];
-        for (int k = 0; k < count; k++) {
-            standard[k] = (values[from + k] - mean) / deviation;
-        }
-        return standard;
+        return decomposed.getV().operate(along);
     }
 }

@@ -3,9 +3,9 @@ package app.tychon.core.analysis;
 import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.statistics.Ranks;
+import app.tychon.core.statistics.Centred;
+import app.tychon.core.statistics.Ranking;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -14,28 +14,50 @@ import java.util.function.DoublePredicate;
 import java.util.stream.IntStream;
 
 /**
- * What drives an output of a run: every uncertain input measured against it, the strongest first; those that happened
- * never to vary come last and have no figures. All that vary enter the regression while there are ten iterations an
- * input; beyond that, those of the strongest rank correlation. O(inputs × n log n + n × inputs in regression²).
+ * What drives outputs of a run: every uncertain input measured against each of them, the strongest first; those that
+ * happened never to vary come last and have no figures. All that vary enter the regression while there are ten iterations
+ * an input; beyond that, those of the strongest rank correlation. An input is drawn and ranked once for all outputs.
+ * O(inputs × n × outputs + n × inputs in regression²).
  */
 public final class Sensitivity {
     private static final int ITERATIONS_AN_INPUT = 10;
+    /** How drivers are ordered: those that vary first, the strongest of them before the others. */
+    private static final Comparator<Measured> STRONGEST_FIRST = Comparator.comparing((Measured m) -> !m.varies())
+            .thenComparing(m -> -m.strength())
+            .thenComparing(m -> m.driver().input().kind())
+            .thenComparing(m -> m.driver().input().id())
+            .thenComparing(m -> m.driver().input().key().impact());
 
     private final Inputs inputs;
     private final RunSettings settings;
-    private final double[] output;
-    private final double[] outputRanks;
+    private final int iterations;
 
-    private Sensitivity(Inputs inputs, RunSettings settings, double[] output) {
+    private Sensitivity(Inputs inputs, RunSettings settings, int iterations) {
         this.inputs = inputs;
         this.settings = settings;
-        this.output = output;
-        outputRanks = Ranks.of(output);
+        this.iterations = iterations;
     }
 
     /** @param output one value an iteration, as the run with these settings gave it */
     public static List<Driver> drivers(Inputs inputs, RunSettings settings, double[] output) {
-        return new Sensitivity(inputs, settings, output).drivers();
+        return drivers(inputs, settings, List.of(output)).get(0);
+    }
+
+    /**
+     * The drivers of each of several outputs.
+     *
+     * @param outputs one value an iteration, as many in each
+     */
+    public static List<List<Driver>> drivers(Inputs inputs, RunSettings settings, List<double[]> outputs) {
+        return new Sensitivity(inputs, settings, outputs.get(0).length).drivers(outputs);
+    }
+
+    /** An output, and its ranks. */
+    private record Target(double[] output, Centred values, Centred ranks) {
+        static Target of(double[] output) {
+            return new Target(
+                    output, Centred.of(output), Centred.of(Ranking.of(output).ranks()));
+        }
     }
 
     private record Measured(Driver driver, double mean, double deviation) {
@@ -48,22 +70,29 @@ public final class Sensitivity {
         }
     }
 
-    private List<Driver> drivers() {
-        List<Measured> measured = inputs.all().parallelStream()
-                .map(this::measure)
-                .sorted(Comparator.comparing((Measured m) -> !m.varies())
-                        .thenComparing(m -> -m.strength())
-                        .thenComparing(m -> m.driver().input().kind())
-                        .thenComparing(m -> m.driver().input().id())
-                        .thenComparing(m -> m.driver().input().key().impact()))
+    private List<List<Driver>> drivers(List<double[]> outputs) {
+        List<Target> targets = outputs.stream().map(Target::of).toList();
+        List<List<Measured>> measured = inputs.all().parallelStream()
+                .map(input -> measure(input, targets))
                 .toList();
+        return IntStream.range(0, targets.size())
+                .mapToObj(t -> drivers(
+                        targets.get(t),
+                        measured.stream()
+                                .map(one -> one.get(t))
+                                .sorted(STRONGEST_FIRST)
+                                .toList()))
+                .toList();
+    }
+
+    private List<Driver> drivers(Target target, List<Measured> measured) {
         List<Measured> examined = measured.stream()
                 .filter(Measured::varies)
-                .limit(output.length / ITERATIONS_AN_INPUT)
+                .limit(iterations / ITERATIONS_AN_INPUT)
                 .toList();
         List<Driver> drivers =
                 new ArrayList<>(measured.stream().map(Measured::driver).toList());
-        List<Driver.Regressed> regressed = regress(examined);
+        List<Driver.Regressed> regressed = regress(examined, target);
         for (int j = 0; j < regressed.size(); j++) {
             Driver driver = drivers.get(j);
             drivers.set(
@@ -78,64 +107,62 @@ public final class Sensitivity {
         return drivers;
     }
 
-    private Measured measure(Input input) {
-        double[] values = inputs.sample(input, settings, 0, output.length);
-        double mean = mean(values);
-        double deviation = deviation(values, mean);
-        if (deviation == 0) {
+    /** One input against each target. */
+    private List<Measured> measure(Input input, List<Target> targets) {
+        double[] values = inputs.sample(input, settings, 0, iterations);
+        Centred centred = Centred.of(values);
+        if (!centred.varies()) {
             Driver none = new Driver(
                     input, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty(), OptionalDouble.empty());
-            return new Measured(none, mean, 0);
+            Measured never = new Measured(none, centred.mean(), 0);
+            return targets.stream().map(target -> never).toList();
         }
-        Driver driver = new Driver(
-                input,
-                Ranks.correlation(Ranks.of(values), outputRanks),
-                Ranks.correlation(values, output),
-                Optional.empty(),
-                swing(input, values));
-        return new Measured(driver, mean, deviation);
+        Ranking ranking = Ranking.of(values);
+        Centred ranks = Centred.of(ranking.ranks());
+        return targets.stream()
+                .map(target -> new Measured(
+                        new Driver(
+                                input,
+                                ranks.correlation(target.ranks()),
+                                centred.correlation(target.values()),
+                                Optional.empty(),
+                                swing(input, values, ranking, target.output())),
+                        centred.mean(),
+                        centred.deviation()))
+                .toList();
     }
 
-    private OptionalDouble swing(Input input, double[] values) {
+    private static OptionalDouble swing(Input input, double[] values, Ranking ranking, double[] output) {
         if (input.kind() != Input.Kind.OCCURRENCE) {
-            return OptionalDouble.of(Tenths.swing(values, output));
+            return OptionalDouble.of(Tenths.swing(ranking, output));
         }
-        OptionalDouble struck = mean(values, v -> v > 0);
-        OptionalDouble spared = mean(values, v -> v == 0);
+        OptionalDouble struck = mean(values, v -> v > 0, output);
+        OptionalDouble spared = mean(values, v -> v == 0, output);
         return struck.isEmpty() || spared.isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(struck.getAsDouble() - spared.getAsDouble());
     }
 
-    private OptionalDouble mean(double[] values, DoublePredicate where) {
+    private static OptionalDouble mean(double[] values, DoublePredicate where, double[] output) {
         return IntStream.range(0, values.length)
                 .filter(i -> where.test(values[i]))
                 .mapToDouble(i -> output[i])
                 .average();
     }
 
-    private List<Driver.Regressed> regress(List<Measured> examined) {
-        double mean = mean(output);
-        double deviation = deviation(output, mean);
-        if (examined.isEmpty() || deviation == 0) {
+    private List<Driver.Regressed> regress(List<Measured> examined, Target target) {
+        if (examined.isEmpty() || !target.values().varies()) {
             return List.of();
         }
         List<Regression.Term> terms = examined.stream()
                 .map(m -> new Regression.Term(m.driver().input(), m.mean(), m.deviation()))
                 .toList();
-        return Regression.of(terms, inputs, settings, output, mean, deviation);
-    }
-
-    /** Exact where all values are the same. */
-    private static double mean(double[] values) {
-        return values[0] + Arrays.stream(values).map(v -> v - values[0]).sum() / values.length;
-    }
-
-    private static double deviation(double[] values, double mean) {
-        double squares = 0;
-        for (double value : values) {
-            squares += (value - mean) * (value - mean);
-        }
-        return values.length < 2 ? 0 : Math.sqrt(squares / (values.length - 1));
+        return Regression.of(
+                terms,
+                inputs,
+                settings,
+                target.output(),
+                target.values().mean(),
+                target.values().deviation());
     }
 }

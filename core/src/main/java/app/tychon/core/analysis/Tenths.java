@@ -1,52 +1,53 @@
 package app.tychon.core.analysis;
 
-import java.util.Arrays;
-import java.util.function.DoublePredicate;
+import app.tychon.core.statistics.Ranking;
 
 /**
  * Means of an output over the iterations in which an input is in its lowest, or in its highest, tenth. Iterations of
- * equal input at the edge of a tenth share the places left in it, so that no order among equals decides. O(n log n).
+ * equal input at the edge of a tenth share the places left in it, so that no order among equals decides.
  */
 final class Tenths {
     private static final double TENTH = 0.1;
 
-    private final double[] input;
+    private final Ranking input;
     private final double[] output;
-    private final double[] sorted;
     private final double places;
 
-    private Tenths(double[] input, double[] output) {
+    private Tenths(Ranking input, double[] output) {
         this.input = input;
         this.output = output;
-        sorted = input.clone();
-        Arrays.sort(sorted);
-        places = Math.max(1, sorted.length * TENTH);
+        places = Math.max(1, input.size() * TENTH);
     }
 
     /** Mean over the highest tenth less that over the lowest. */
-    static double swing(double[] input, double[] output) {
+    static double swing(Ranking input, double[] output) {
         Tenths tenths = new Tenths(input, output);
-        int last = (int) Math.ceil(tenths.places) - 1;
-        double low = tenths.sorted[last];
-        double high = tenths.sorted[tenths.sorted.length - 1 - last];
-        return tenths.mean(v -> v > high, high) - tenths.mean(v -> v < low, low);
+        return tenths.highest() - tenths.lowest();
     }
 
-    /** @param edge the value of which only a part of the iterations may belong */
-    private double mean(DoublePredicate inside, double edge) {
+    private double lowest() {
+        int edge = (int) Math.ceil(places) - 1;
+        int from = input.startOfEqual(edge);
+        return mean(0, from, from, input.endOfEqual(edge));
+    }
+
+    private double highest() {
+        int edge = input.size() - (int) Math.ceil(places);
+        int to = input.endOfEqual(edge);
+        return mean(to, input.size(), input.startOfEqual(edge), to);
+    }
+
+    /** @param edgeFrom where those begin of which only a part may belong */
+    private double mean(int from, int to, int edgeFrom, int edgeTo) {
+        double share = (places - (to - from)) / (edgeTo - edgeFrom);
+        return (sum(from, to) + sum(edgeFrom, edgeTo) * share) / places;
+    }
+
+    private double sum(int from, int to) {
         double sum = 0;
-        int count = 0;
-        double edgeSum = 0;
-        int edgeCount = 0;
-        for (int i = 0; i < input.length; i++) {
-            if (inside.test(input[i])) {
-                sum += output[i] - output[0];
-                count++;
-            } else if (input[i] == edge) {
-                edgeSum += output[i] - output[0];
-                edgeCount++;
-            }
+        for (int place = from; place < to; place++) {
+            sum += output[input.at(place)] - output[0];
         }
-        return (sum + edgeSum / edgeCount * (places - count)) / places;
+        return sum;
     }
 }
