@@ -16,6 +16,12 @@ public final class WorkingTime {
     /** Rounding noise of sums of durations, in minutes, must not carry a finish at 17:00 over to the next morning. */
     private static final double NOISE = 1e-6;
 
+    private static final double PER_DAY = 1.0 / Instants.DAY;
+    /** So many that few buckets hold the end of a stretch, and the search in them has nothing to do. */
+    private static final int BUCKETS_A_STRETCH = 8;
+    /** More stretches than this in one bucket are searched by halves. */
+    private static final int MANY = 16;
+
     private final double tableStart;
     private final double tableEnd;
     private final double[] from;
@@ -25,8 +31,11 @@ public final class WorkingTime {
 
     private final int[] firstOfDay;
     private final int[] firstOfBucket;
-    private final double bucketWidth;
+    private final double bucketsPerMinute;
     private final double total;
+    /** The greatest working time within the table. */
+    private final double last;
+
     private final double weekWork;
 
     WorkingTime(double tableStart, double tableEnd, double[] from, double[] to, double weekWork) {
@@ -40,7 +49,8 @@ public final class WorkingTime {
             before[i + 1] = before[i] + (to[i] - from[i]);
         }
         total = before[from.length];
-        bucketWidth = total / from.length;
+        last = Math.nextDown(total);
+        bucketsPerMinute = BUCKETS_A_STRETCH * from.length / total;
         firstOfDay = indexDays();
         firstOfBucket = indexWork();
     }
@@ -60,11 +70,12 @@ public final class WorkingTime {
         return first;
     }
 
+    /** A bucket begins a little early, so that rounding never leads past a stretch. */
     private int[] indexWork() {
-        int[] first = new int[from.length + 2];
+        int[] first = new int[BUCKETS_A_STRETCH * from.length + 2];
         int stretch = 0;
         for (int bucket = 0; bucket < first.length; bucket++) {
-            while (stretch < from.length - 1 && before[stretch + 1] < bucket * bucketWidth) {
+            while (stretch < from.length - 1 && before[stretch + 1] < bucket / bucketsPerMinute - NOISE) {
                 stretch++;
             }
             first[bucket] = stretch;
@@ -74,19 +85,24 @@ public final class WorkingTime {
 
     /** Working minutes elapsed up to an instant. */
     public double work(double instant) {
-        if (instant < tableStart) {
-            double weeks = Math.ceil((tableStart - instant) / WEEK);
-            return workInTable(instant + weeks * WEEK) - weeks * weekWork;
+        if (instant >= tableStart && instant < tableEnd) {
+            return workInTable(instant);
         }
-        if (instant >= tableEnd) {
-            double weeks = Math.floor((instant - tableEnd) / WEEK) + 1;
-            return workInTable(instant - weeks * WEEK) + weeks * weekWork;
+        double weeks = instant < tableStart
+                ? -Math.ceil((tableStart - instant) / WEEK)
+                : Math.floor((instant - tableEnd) / WEEK) + 1;
+        return workInTable(instant - weeks * WEEK) + weeks * weekWork;
+    }
+
+    /** {@link #work} of the first {@code count} instants. */
+    public void works(double[] instants, double[] out, int count) {
+        for (int k = 0; k < count; k++) {
+            out[k] = work(instants[k]);
         }
-        return workInTable(instant);
     }
 
     private double workInTable(double instant) {
-        int day = Math.min((int) ((instant - tableStart) / Instants.DAY), firstOfDay.length - 2);
+        int day = Math.min((int) ((instant - tableStart) * PER_DAY), firstOfDay.length - 2);
         int stretch = firstOfDay[day];
         while (stretch < from.length && to[stretch] <= instant) {
             stretch++;
@@ -105,6 +121,13 @@ public final class WorkingTime {
         return weeks * WEEK + from[stretch] + Math.max(0, inTable - before[stretch]);
     }
 
+    /** {@link #startInstant} of the first {@code count} working times. */
+    public void startInstants(double[] works, double[] out, int count) {
+        for (int k = 0; k < count; k++) {
+            out[k] = startInstant(works[k]);
+        }
+    }
+
     /** The first instant at which so much work has elapsed: where work that ends here ends, 17:00. */
     public double finishInstant(double work) {
         double weeks = weeksOutside(work - NOISE);
@@ -113,20 +136,27 @@ public final class WorkingTime {
         return weeks * WEEK + Math.min(to[stretch], from[stretch] + (inTable - before[stretch]));
     }
 
-    private double weeksOutside(double work) {
-        if (work < 0) {
-            return -Math.ceil(-work / weekWork);
+    /** {@link #finishInstant} of the first {@code count} working times. */
+    public void finishInstants(double[] works, double[] out, int count) {
+        for (int k = 0; k < count; k++) {
+            out[k] = finishInstant(works[k]);
         }
-        return work >= total ? Math.floor((work - total) / weekWork) + 1 : 0;
+    }
+
+    private double weeksOutside(double work) {
+        if (work >= 0 && work < total) {
+            return 0;
+        }
+        return work < 0 ? -Math.ceil(-work / weekWork) : Math.floor((work - total) / weekWork) + 1;
     }
 
     /** The stretch with {@code before[s] <= work < before[s + 1]}. */
     private int stretchAt(double work) {
-        double clamped = Math.max(0, Math.min(work, Math.nextDown(total)));
-        int bucket = (int) (clamped / bucketWidth);
+        double clamped = Math.max(0, Math.min(work, last));
+        int bucket = (int) (clamped * bucketsPerMinute);
         int low = firstOfBucket[bucket];
         int high = firstOfBucket[bucket + 1];
-        if (high - low > 16) {
+        if (high - low > MANY) {
             int found = Arrays.binarySearch(before, low, high + 1, clamped);
             low = found >= 0 ? found : -found - 2;
         }

@@ -4,7 +4,7 @@ import java.util.Arrays;
 
 /**
  * Working space for a pass over several iterations side by side: row by activity position, column by iteration.
- * {@code duration} goes in; {@code start} and {@code finish} come out, on the axis of the {@link ForwardPass}.
+ * {@code duration} goes in; {@code start} and {@code finish} come out, instants.
  */
 public final class Lanes {
     public final int width;
@@ -18,8 +18,14 @@ public final class Lanes {
     /** Whether the activity lies on a longest path in that lane; filled by {@link CriticalTrace}. */
     public final boolean[][] critical;
 
-    /** Instants or coordinates at which finish links let go; working space of a pass. */
-    final double[] finishNeeded;
+    /** Finishes in the working time of each activity's calendar. */
+    final double[][] finishWork;
+    /** Of the activity that is placed: the working time from which it is worked, and what is to be worked. */
+    final double[] work;
+
+    final double[] remaining;
+    /** Of the link that is looked at: when it lets go, in the successor's working time. */
+    final double[] reached;
 
     public Lanes(int activities, int width) {
         this.width = width;
@@ -28,7 +34,10 @@ public final class Lanes {
         finish = new double[activities][width];
         end = new double[width];
         last = new int[width];
-        finishNeeded = new double[width];
+        finishWork = new double[activities][width];
+        work = new double[width];
+        remaining = new double[width];
+        reached = new double[width];
         critical = new boolean[activities][width];
     }
 

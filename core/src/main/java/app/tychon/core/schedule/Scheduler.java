@@ -30,7 +30,7 @@ public final class Scheduler {
 
     private Scheduler(Network network) {
         this.network = network;
-        pass = new ManyCalendarsPass(network);
+        pass = new ForwardPass(network);
         n = network.size();
         lateStart = new double[n];
         lateFinish = new double[n];

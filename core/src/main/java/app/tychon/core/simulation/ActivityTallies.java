@@ -1,7 +1,8 @@
 package app.tychon.core.simulation;
 
-import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.schedule.Lanes;
+import app.tychon.core.schedule.Work;
 import app.tychon.core.simulation.ActivityResult.Delay;
 import java.util.Arrays;
 import java.util.List;
@@ -30,10 +31,8 @@ final class ActivityTallies {
 
     private final double[] centreStart;
     private final double[] centreFinish;
-    private final ForwardPass pass;
 
-    private ActivityTallies(int size, double[] centre, double[] centreStart, double[] centreFinish, ForwardPass pass) {
-        this.pass = pass;
+    private ActivityTallies(int size, double[] centre, double[] centreStart, double[] centreFinish) {
         this.centreStart = centreStart;
         this.centreFinish = centreFinish;
         duration = new Tally[size];
@@ -45,22 +44,22 @@ final class ActivityTallies {
     }
 
     /** Empty tallies whose ranges suit a pilot of {@code count} lanes. */
-    static ActivityTallies forPilot(ForwardPass pass, Lanes pilot, int count) {
+    static ActivityTallies forPilot(Lanes pilot, int count) {
         int size = pilot.duration.length;
-        ActivityTallies tallies = new ActivityTallies(size, new double[size], new double[size], new double[size], pass);
+        ActivityTallies tallies = new ActivityTallies(size, new double[size], new double[size], new double[size]);
         for (int i = 0; i < size; i++) {
             tallies.duration[i] = Tally.forPilot(pilot.duration[i], count);
             tallies.start[i] = Tally.forPilot(pilot.start[i], count);
             tallies.finish[i] = Tally.forPilot(pilot.finish[i], count);
             tallies.centre[i] = pilot.duration[i][0];
-            tallies.centreStart[i] = pass.startInstant(i, pilot.start[i][0]);
-            tallies.centreFinish[i] = pass.finishInstant(i, pilot.finish[i][0]);
+            tallies.centreStart[i] = pilot.start[i][0];
+            tallies.centreFinish[i] = pilot.finish[i][0];
         }
         return tallies;
     }
 
     ActivityTallies sibling() {
-        ActivityTallies other = new ActivityTallies(critical.length, centre, centreStart, centreFinish, pass);
+        ActivityTallies other = new ActivityTallies(critical.length, centre, centreStart, centreFinish);
         for (int i = 0; i < critical.length; i++) {
             other.duration[i] = duration[i].sibling();
             other.start[i] = start[i].sibling();
@@ -92,8 +91,8 @@ final class ActivityTallies {
         double starts = 0;
         double finishes = 0;
         for (int k = 0; k < count; k++) {
-            starts += pass.startInstant(i, lanes.start[i][k]) - centreStart[i];
-            finishes += pass.finishInstant(i, lanes.finish[i][k]) - centreFinish[i];
+            starts += lanes.start[i][k] - centreStart[i];
+            finishes += lanes.finish[i][k] - centreFinish[i];
         }
         sums[SUMS * i + 3] = starts;
         sums[SUMS * i + 4] = finishes;
@@ -156,6 +155,10 @@ final class ActivityTallies {
                     double sd = n < 2 ? 0 : Math.sqrt(squares / (n - 1));
                     double[] durations = duration[i].percentiles();
                     boolean isMilestone = activity.isMilestone();
+                    WorkingTime time = plan.network().time(i);
+                    boolean isWork = duration[i].min() > 0
+                            && !isMilestone
+                            && plan.network().work(i).state() == Work.State.NOT_STARTED;
                     Optional<Delay> delay = isMilestone && plan.risks().mayDelay(i)
                             ? Optional.of(new Delay(centre[i] + mean, sd, durations))
                             : Optional.empty();
@@ -170,16 +173,14 @@ final class ActivityTallies {
                             centreFinish[i] + sums[SUMS * i + 4] / n,
                             costs.applyAsDouble(activity.id()),
                             isMilestone ? NO_TIME : durations,
-                            instants(start[i].percentiles(), c -> pass.startInstant(i, c)),
-                            instants(finish[i].percentiles(), c -> pass.finishInstant(i, c)));
+                            worked(isWork, start[i].percentiles(), at -> time.startInstant(time.work(at))),
+                            worked(isWork, finish[i].percentiles(), at -> time.finishInstant(time.work(at))));
                 })
                 .toList();
     }
 
-    private static double[] instants(double[] coordinates, DoubleUnaryOperator map) {
-        for (int p = 0; p < coordinates.length; p++) {
-            coordinates[p] = map.applyAsDouble(coordinates[p]);
-        }
-        return coordinates;
+    /** What a bin has put into a break is moved to where work ends or begins; what takes no time may stand anywhere. */
+    private static double[] worked(boolean isWork, double[] instants, DoubleUnaryOperator move) {
+        return isWork ? Arrays.stream(instants).map(move).toArray() : instants;
     }
 }

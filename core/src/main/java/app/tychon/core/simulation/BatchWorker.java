@@ -66,7 +66,7 @@ final class BatchWorker {
 
     /** Instant of the project's finish in a lane. */
     double finish(int lane) {
-        return pass.endInstant(lanes.end[lane]);
+        return lanes.end[lane];
     }
 
     /** Working minutes of the project calendar from the project's start to its finish in a lane. */
@@ -76,6 +76,6 @@ final class BatchWorker {
 
     /** Instant at which the first activity of the project starts in a lane. */
     double start(int lane) {
-        return pass.spanStartInstant(spans.start[spans.start.length - 1][lane]);
+        return spans.start[spans.start.length - 1][lane];
     }
 }

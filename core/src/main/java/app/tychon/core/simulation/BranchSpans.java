@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * First start and last finish of every branch in the lanes of a batch, on the axis of the pass; one thread's own. A hammock
+ * First start and last finish of every branch in the lanes of a batch, instants; one thread's own. A hammock
  * does not widen its branch; it counts only in branches that hold nothing else.
  */
 final class BranchSpans {

@@ -1,6 +1,5 @@
 package app.tychon.core.simulation;
 
-import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
 import java.util.ArrayList;
@@ -83,16 +82,11 @@ final class BranchTallies {
     }
 
     /** Results in the plan's order. */
-    List<BranchResult> results(ForwardPass pass, int n) {
+    List<BranchResult> results(int n) {
         List<BranchResult> results = new ArrayList<>();
         for (int b = 0; b < critical.length; b++) {
-            double[] starts = start[b].percentiles();
-            double[] finishes = finish[b].percentiles();
-            for (int p = 0; p < starts.length; p++) {
-                finishes[p] = pass.endInstant(finishes[p]);
-                starts[p] = Math.min(finishes[p], pass.spanStartInstant(starts[p]));
-            }
-            results.add(new BranchResult(branches.get(b).id(), (double) critical[b] / n, starts, finishes));
+            results.add(new BranchResult(
+                    branches.get(b).id(), (double) critical[b] / n, start[b].percentiles(), finish[b].percentiles()));
         }
         return results;
     }

@@ -5,7 +5,6 @@ import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Action;
 import app.tychon.core.model.CostTiming;
-import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -101,7 +100,6 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
     /** Posts the money of batches to periods. */
     private static final class Ledger {
         private final Network network;
-        private final ForwardPass pass;
         private final double[] edges;
         /** Working minutes at each edge, by time map. */
         private final Map<WorkingTime, double[]> works = new IdentityHashMap<>();
@@ -111,7 +109,6 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
 
         Ledger(CompiledPlan plan, List<LocalDate> starts, LocalDate end) {
             network = plan.network();
-            pass = plan.pass();
             edges = new double[starts.size() + 1];
             for (int p = 0; p < starts.size(); p++) {
                 edges[p] = Instants.of(starts.get(p).atStartOfDay());
@@ -151,12 +148,8 @@ public record CashFlow(List<LocalDate> starts, double[] planned, double[][] amou
             }
             WorkingTime time = isBranch ? network.projectTime() : network.time(row);
             for (int k = 0; k < count; k++) {
-                double start = isBranch
-                        ? pass.spanStartInstant(worker.spans.start[row][k])
-                        : pass.startInstant(row, worker.lanes.start[row][k]);
-                double finish = isBranch
-                        ? pass.endInstant(worker.spans.finish[row][k])
-                        : pass.finishInstant(row, worker.lanes.finish[row][k]);
+                double start = isBranch ? worker.spans.start[row][k] : worker.lanes.start[row][k];
+                double finish = isBranch ? worker.spans.finish[row][k] : worker.lanes.finish[row][k];
                 switch (timing) {
                     case START -> amounts[periodFrom(start)][first + k] += total[k];
                     case FINISH -> at(finish, total[k], first + k);

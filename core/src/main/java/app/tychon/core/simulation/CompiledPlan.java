@@ -76,7 +76,7 @@ public final class CompiledPlan {
      */
     public static CompiledPlan of(Plan plan) {
         Network network = Network.of(plan);
-        ForwardPass pass = ForwardPass.of(network);
+        ForwardPass pass = new ForwardPass(network);
         ShapeTables tables = new ShapeTables();
         Estimates estimates = Estimates.of(plan);
         UncertainInput[] durations = new UncertainInput[network.size()];

@@ -140,9 +140,8 @@ final class OutputSamples {
         double[] starts = spans.start[one.row()];
         double[] finishes = spans.finish[one.row()];
         for (int k = 0; k < count; k++) {
-            double finish = pass.endInstant(finishes[k]);
-            one.output().start()[first + k] = Math.min(finish, pass.spanStartInstant(starts[k]));
-            one.output().finish()[first + k] = finish;
+            one.output().start()[first + k] = starts[k];
+            one.output().finish()[first + k] = finishes[k];
             one.output().duration()[first + k] = pass.projectWork(finishes[k]) - pass.projectWork(starts[k]);
         }
     }
@@ -151,8 +150,8 @@ final class OutputSamples {
         int i = one.position();
         boolean isMilestone = network.activity(i).isMilestone();
         for (int k = 0; k < count; k++) {
-            one.output().start()[first + k] = pass.startInstant(i, worker.lanes.start[i][k]);
-            one.output().finish()[first + k] = pass.finishInstant(i, worker.lanes.finish[i][k]);
+            one.output().start()[first + k] = worker.lanes.start[i][k];
+            one.output().finish()[first + k] = worker.lanes.finish[i][k];
             one.output().duration()[first + k] = isMilestone ? 0 : worker.lanes.duration[i][k];
         }
     }

@@ -25,7 +25,7 @@ public final class PlannedCost {
 
     /** The same by what the money stands on: activities, branches, or {@link app.tychon.core.model.Plan#PROJECT}. */
     public static Map<String, Double> byOwner(Network network) {
-        PlannedSpans spans = new PlannedSpans(network, ForwardPass.of(network));
+        PlannedSpans spans = new PlannedSpans(network, new ForwardPass(network));
         Map<String, Resource> resources =
                 network.plan().resources().stream().collect(Collectors.toMap(Resource::id, Function.identity()));
         Map<String, Double> sums = new TreeMap<>();

@@ -34,12 +34,10 @@ final class PlannedSpans {
     double clockMinutesLeft(String on) {
         if (network.branches().isBranch(on)) {
             int row = spans.row(on);
-            return isEmpty(row)
-                    ? 0
-                    : ahead(pass.spanStartInstant(spans.start[row][0]), pass.endInstant(spans.finish[row][0]));
+            return isEmpty(row) ? 0 : ahead(spans.start[row][0], spans.finish[row][0]);
         }
         int i = network.position(on);
-        return ahead(pass.startInstant(i, lanes.start[i][0]), pass.finishInstant(i, lanes.finish[i][0]));
+        return ahead(lanes.start[i][0], lanes.finish[i][0]);
     }
 
     private double ahead(double start, double finish) {

@@ -1,7 +1,6 @@
 package app.tychon.core.simulation;
 
 import app.tychon.core.model.Activity;
-import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.CostModel.Spending;
@@ -83,7 +82,6 @@ public record Replay(
     private static List<ReplayedActivity> activities(
             CompiledPlan plan, BatchWorker worker, Draws draws, int first, int lane) {
         Network network = plan.network();
-        ForwardPass pass = plan.pass();
         Map<String, Integer> owners = plan.costs().owners();
         Scratch scratch = new Scratch();
         double[] undisturbed = new double[LANES];
@@ -97,8 +95,8 @@ public record Replay(
             boolean isWork = !activity.isHammock() && !network.work(i).isFinished();
             activities.add(new ReplayedActivity(
                     activity.id(),
-                    pass.startInstant(i, worker.lanes.start[i][lane]),
-                    pass.finishInstant(i, worker.lanes.finish[i][lane]),
+                    worker.lanes.start[i][lane],
+                    worker.lanes.finish[i][lane],
                     duration,
                     isWork ? undisturbed[lane] + network.work(i).done() : duration,
                     worker.lanes.critical[i][lane],

@@ -57,7 +57,7 @@ public final class Simulation {
         int count = Math.min(PILOT, settings.iterations());
         BatchWorker pilot = new BatchWorker(plan, draws, count);
         pilot.iterate(0, count, i -> {}, Spending.UNSEEN);
-        tallies = ActivityTallies.forPilot(plan.pass(), pilot.lanes, count);
+        tallies = ActivityTallies.forPilot(pilot.lanes, count);
         branches = BranchTallies.forPilot(network, pilot.spans, count);
         batches = new Batches(settings, monitor);
         sums = new OrderedSums(ActivityTallies.sumsSize(network.size()));
@@ -104,7 +104,7 @@ public final class Simulation {
                                 n,
                                 id -> owners.containsKey(id) ? money[owners.get(id)] / n : 0),
                         kept),
-                branches.results(plan.pass(), n),
+                branches.results(n),
                 kept,
                 riskResults(n),
                 paths.result(n, duration));

@@ -35,13 +35,10 @@ class ForwardPassTest {
 
     @Test
     void matchesTheSlowReferenceOnOneCalendar() {
-        int onTheFastAxis = 0;
         for (int seed = 0; seed < 150; seed++) {
             Plan plan = RandomPlans.oneCalendar(seed, 25);
             compare(plan, seed);
-            onTheFastAxis += ForwardPass.of(Network.of(plan)) instanceof OneCalendarPass ? 1 : 0;
         }
-        assertThat(onTheFastAxis).as("plans that take the fast axis").isGreaterThan(30);
     }
 
     @Test
@@ -49,7 +46,7 @@ class ForwardPassTest {
         for (int seed = 0; seed < 60; seed++) {
             Network network =
                     Network.of(seed % 2 == 0 ? RandomPlans.manyCalendars(seed, 40) : RandomPlans.underWay(seed, 40));
-            ForwardPass pass = ForwardPass.of(network);
+            ForwardPass pass = new ForwardPass(network);
             Lanes lanes = lanes(network, new Random(seed));
             pass.run(lanes, LANES);
             new CriticalTrace(network, pass).run(lanes, LANES);
@@ -79,7 +76,7 @@ class ForwardPassTest {
                 // History, and what goes on from the data date, is held by that.
                 boolean heldByDate =
                         first.constraint().isPresent() || first.progress().hasStarted();
-                return heldByDate || Math.abs(pass.startInstant(at, lanes.start[at][k]) - floor) < A_SECOND;
+                return heldByDate || Math.abs(lanes.start[at][k] - floor) < A_SECOND;
             }
             at = next;
         }
@@ -101,7 +98,7 @@ class ForwardPassTest {
 
     private static int compare(Plan plan, long seed) {
         Network network = Network.of(plan);
-        ForwardPass pass = ForwardPass.of(network);
+        ForwardPass pass = new ForwardPass(network);
         Lanes lanes = lanes(network, new Random(seed));
         pass.run(lanes, LANES);
         int compared = 0;
@@ -113,10 +110,10 @@ class ForwardPassTest {
             SlowSchedule slow = new SlowSchedule(plan, durations);
             for (int i = 0; i < network.size(); i++) {
                 String id = network.activity(i).id();
-                assertThat(pass.startInstant(i, lanes.start[i][k]))
+                assertThat(lanes.start[i][k])
                         .as("start of %s, plan %d, lane %d", id, seed, k)
                         .isCloseTo(slow.start.get(id), within(A_SECOND));
-                assertThat(pass.finishInstant(i, lanes.finish[i][k]))
+                assertThat(lanes.finish[i][k])
                         .as("finish of %s, plan %d, lane %d", id, seed, k)
                         .isCloseTo(slow.finish.get(id), within(A_SECOND));
                 compared++;
