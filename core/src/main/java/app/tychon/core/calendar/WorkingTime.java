@@ -26,6 +26,8 @@ public final class WorkingTime {
     private final double tableEnd;
     private final double[] from;
     private final double[] to;
+    /** From working minutes in each stretch to instants. */
+    private final double[] shift;
     /** Working minutes elapsed before each stretch; one more entry for the total. */
     private final double[] before;
 
@@ -45,8 +47,10 @@ public final class WorkingTime {
         this.to = to;
         this.weekWork = weekWork;
         before = new double[from.length + 1];
+        shift = new double[from.length];
         for (int i = 0; i < from.length; i++) {
             before[i + 1] = before[i] + (to[i] - from[i]);
+            shift[i] = from[i] - before[i];
         }
         total = before[from.length];
         last = Math.nextDown(total);
@@ -117,14 +121,21 @@ public final class WorkingTime {
     public double startInstant(double work) {
         double weeks = weeksOutside(work + NOISE);
         double inTable = work - weeks * weekWork;
-        int stretch = stretchAt(inTable + NOISE);
-        return weeks * WEEK + from[stretch] + Math.max(0, inTable - before[stretch]);
+        int stretch = stretchAt(clamped(inTable + NOISE));
+        return weeks * WEEK + Math.max(from[stretch], inTable + shift[stretch]);
     }
 
     /** {@link #startInstant} of the first {@code count} working times. */
     public void startInstants(double[] works, double[] out, int count) {
         for (int k = 0; k < count; k++) {
-            out[k] = startInstant(works[k]);
+            double noisy = works[k] + NOISE;
+            if (noisy >= 0 && noisy < total) {
+                int stretch = stretchAt(noisy);
+                double instant = works[k] + shift[stretch];
+                out[k] = instant > from[stretch] ? instant : from[stretch];
+            } else {
+                out[k] = startInstant(works[k]);
+            }
         }
     }
 
@@ -132,14 +143,21 @@ public final class WorkingTime {
     public double finishInstant(double work) {
         double weeks = weeksOutside(work - NOISE);
         double inTable = work - weeks * weekWork;
-        int stretch = stretchAt(inTable - NOISE);
-        return weeks * WEEK + Math.min(to[stretch], from[stretch] + (inTable - before[stretch]));
+        int stretch = stretchAt(clamped(inTable - NOISE));
+        return weeks * WEEK + Math.min(to[stretch], inTable + shift[stretch]);
     }
 
     /** {@link #finishInstant} of the first {@code count} working times. */
     public void finishInstants(double[] works, double[] out, int count) {
         for (int k = 0; k < count; k++) {
-            out[k] = finishInstant(works[k]);
+            double noisy = works[k] - NOISE;
+            if (noisy >= 0 && noisy < total) {
+                int stretch = stretchAt(noisy);
+                double instant = works[k] + shift[stretch];
+                out[k] = instant < to[stretch] ? instant : to[stretch];
+            } else {
+                out[k] = finishInstant(works[k]);
+            }
         }
     }
 
@@ -150,20 +168,22 @@ public final class WorkingTime {
         return work < 0 ? -Math.ceil(-work / weekWork) : Math.floor((work - total) / weekWork) + 1;
     }
 
-    /** The stretch with {@code before[s] <= work < before[s + 1]}. */
+    private double clamped(double work) {
+        return Math.max(0, Math.min(work, last));
+    }
+
+    /** The stretch with {@code before[s] <= work < before[s + 1]}. @param work within the table */
     private int stretchAt(double work) {
-        double clamped = Math.max(0, Math.min(work, last));
-        int bucket = (int) (clamped * bucketsPerMinute);
-        int low = firstOfBucket[bucket];
-        int high = firstOfBucket[bucket + 1];
-        if (high - low > MANY) {
-            int found = Arrays.binarySearch(before, low, high + 1, clamped);
-            low = found >= 0 ? found : -found - 2;
+        int bucket = (int) (work * bucketsPerMinute);
+        int stretch = firstOfBucket[bucket];
+        if (firstOfBucket[bucket + 1] - stretch > MANY) {
+            int found = Arrays.binarySearch(before, stretch, firstOfBucket[bucket + 1] + 1, work);
+            stretch = found >= 0 ? found : -found - 2;
         }
-        while (before[low + 1] <= clamped) {
-            low++;
+        while (before[stretch + 1] <= work) {
+            stretch++;
         }
-        return low;
+        return stretch;
     }
 
     /** The instant reached by working so many minutes on from (or, below zero, back from) an instant. */

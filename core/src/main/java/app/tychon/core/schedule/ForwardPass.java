@@ -84,8 +84,9 @@ public final class ForwardPass {
             placeWork(i, lanes, count);
         }
         double[] finish = lanes.finish[i];
+        double[] end = lanes.end;
         for (int k = 0; k < count; k++) {
-            lanes.end[k] = Math.max(lanes.end[k], finish[k]);
+            end[k] = Math.max(end[k], finish[k]);
         }
     }
 
@@ -127,9 +128,11 @@ public final class ForwardPass {
         double[] duration = lanes.duration[i];
         double[] remaining = lanes.remaining;
         double[] work = lanes.work;
+        double from = startFloorWork[i];
+        double to = finishFloorWork[i];
         for (int k = 0; k < count; k++) {
             remaining[k] = duration[k] - done;
-            work[k] = Math.max(startFloorWork[i], finishFloorWork[i] - remaining[k]);
+            work[k] = Math.max(from, to - remaining[k]);
         }
         for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
             hold(link, i, lanes, count);

@@ -79,20 +79,25 @@ final class ActivityTallies {
         duration[i].add(values, count);
         start[i].add(lanes.start[i], count);
         finish[i].add(lanes.finish[i], count);
+        double middle = centre[i];
         double sum = 0;
         double squares = 0;
         for (int k = 0; k < count; k++) {
-            double deviation = values[k] - centre[i];
+            double deviation = values[k] - middle;
             sum += deviation;
             squares += deviation * deviation;
         }
         sums[SUMS * i] = sum;
         sums[SUMS * i + 1] = squares;
+        double[] startRow = lanes.start[i];
+        double[] finishRow = lanes.finish[i];
+        double startMiddle = centreStart[i];
+        double finishMiddle = centreFinish[i];
         double starts = 0;
         double finishes = 0;
         for (int k = 0; k < count; k++) {
-            starts += lanes.start[i][k] - centreStart[i];
-            finishes += lanes.finish[i][k] - centreFinish[i];
+            starts += startRow[k] - startMiddle;
+            finishes += finishRow[k] - finishMiddle;
         }
         sums[SUMS * i + 3] = starts;
         sums[SUMS * i + 4] = finishes;
@@ -108,11 +113,12 @@ final class ActivityTallies {
         for (int i = 0; i < critical.length; i++) {
             boolean[] row = lanes.critical[i];
             double[] values = lanes.duration[i];
+            double middle = centre[i];
             int sum = 0;
             double products = 0;
             for (int k = 0; k < count; k++) {
                 sum += row[k] ? 1 : 0;
-                products += (values[k] - centre[i]) * project[k];
+                products += (values[k] - middle) * project[k];
             }
             critical[i] += sum;
             lately[i] = sum;

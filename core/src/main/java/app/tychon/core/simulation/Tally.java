@@ -52,9 +52,9 @@ final class Tally {
             settle();
         }
         freshCount += count;
-        double least = min;
-        double most = max;
-        for (int k = 0; k < count; k++) {
+        double least = values[0];
+        double most = values[0];
+        for (int k = 1; k < count; k++) {
             double value = values[k];
             if (value < least) {
                 least = value;
@@ -62,15 +62,21 @@ final class Tally {
             if (value > most) {
                 most = value;
             }
-            double at = (value - low) * perWidth;
+        }
+        min = Math.min(min, least);
+        max = Math.max(max, most);
+        boolean allInside = (least - low) * perWidth >= 0 && (most - low) * perWidth < BINS;
+        for (int k = 0; allInside && k < count; k++) {
+            fresh[(int) ((values[k] - low) * perWidth)]++;
+        }
+        for (int k = 0; !allInside && k < count; k++) {
+            double at = (values[k] - low) * perWidth;
             if (at >= 0 && at < BINS) {
                 fresh[(int) at]++;
             } else {
-                addOutside(value);
+                addOutside(values[k]);
             }
         }
-        min = least;
-        max = most;
     }
 
     /** Moves what is fresh to the counts that cannot overflow. */
