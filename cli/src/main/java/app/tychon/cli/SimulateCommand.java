@@ -6,7 +6,6 @@ import app.tychon.core.analysis.Sensitivity;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.Inputs;
-import app.tychon.core.simulation.RunMonitor;
 import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Sampling;
@@ -90,7 +89,8 @@ final class SimulateCommand implements Callable<Integer> {
     }
 
     private void simulate() throws IOException {
-        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file));
+                Attended attended = Attended.of(iterations)) {
             int cores = Runtime.getRuntime().availableProcessors();
             RunSettings settings = new RunSettings(iterations, seed, sampling, threads == null ? cores : threads);
             Plan plan = ProjectFileReader.read(in);
@@ -99,7 +99,8 @@ final class SimulateCommand implements Callable<Integer> {
             if (towards != null) {
                 compiled = compiled.towards(towards);
             }
-            RunResult result = Simulation.run(compiled, settings, RunMonitor.NONE);
+            RunResult result = Simulation.run(compiled, settings, attended);
+            attended.simulated();
             report(plan, compiled, result, (System.nanoTime() - began) / 1e9);
         }
     }

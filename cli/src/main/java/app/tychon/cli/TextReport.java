@@ -41,6 +41,11 @@ final class TextReport {
                 result.settings().seed(),
                 result.settings().sampling().name().toLowerCase(Locale.ROOT),
                 report.seconds());
+        if (result.iterations() < result.settings().iterations()) {
+            line(
+                    "It was stopped before the %,d iterations that were asked for; all that follows is of those done.",
+                    result.settings().iterations());
+        }
         line(
                 "The plan finishes %s; its chance is %.1f %%.",
                 date(result.planFinish()), 100 * finish.chance(result.planFinish()));
