@@ -35,7 +35,7 @@ final class Attended implements RunMonitor, AutoCloseable {
         return new ProgressBarBuilder()
                 .setTaskName("Simulating")
                 .setInitialMax(iterations)
-                .setUnit(" iterations", 1)
+                .setUnit("", 1)
                 .setStyle(ProgressBarStyle.ASCII)
                 .setUpdateIntervalMillis(SHOWN_EACH_MS)
                 .showSpeed()
