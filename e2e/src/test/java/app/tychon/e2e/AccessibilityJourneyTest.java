@@ -12,11 +12,22 @@ import org.openqa.selenium.Keys;
 /** Every view can be used by everybody, as far as rules can tell (WCAG 2.2 AA), in light and in dark colours. */
 class AccessibilityJourneyTest extends Journey {
     private static final Path RULES = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
-    /** Of many points and rows that look alike the first few stand for all. */
-    private static final String CHECK = "const done = arguments[arguments.length - 1];"
-            + "axe.run({exclude: [['circle'], ['[role=row]:nth-of-type(n+8)']]}, {runOnly: arguments[0], resultTypes: ['violations'], preload: false}).then(result =>"
-            + " done(result.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target.join(' ') + ' '"
-            + " + n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')))))";
+    /** Of many points and rows that look alike the first few stand for all; the others are away while the rules look. */
+    private static final String CHECK =
+            """
+            const done = arguments[arguments.length - 1];
+            const away = [...document.querySelectorAll('circle:nth-of-type(n+20)')]
+                .map(point => [point, point.parentNode, point.nextSibling]);
+            away.forEach(([point]) => point.remove());
+            axe.run(
+                {exclude: [['[role=row]:nth-of-type(n+8)']]},
+                {runOnly: arguments[0], resultTypes: ['violations'], preload: false}
+            ).then(result => {
+              away.reverse().forEach(([point, parent, next]) => parent.insertBefore(point, next));
+              done(result.violations.flatMap(v => v.nodes.map(n => `${v.id}: ${n.target.join(' ')}`
+                  + ` ${n.html.slice(0, 160)} ${n.any[0]?.message ?? ''}`)));
+            });
+            """;
 
     private void look(String view) throws IOException {
         look(view, List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"));
