@@ -1,0 +1,299 @@
+/** A word of the trade or of ours, as it is explained wherever it stands, in Ctrl K, and in the guide. */
+export interface Word {
+  id: string;
+  term: string;
+  /** Other ways it is written. */
+  also?: readonly string[];
+  means: string;
+  /** Words that belong to it, by their ids. */
+  see?: readonly string[];
+}
+
+/** All words that are explained, in the order of the alphabet. The guide's list is made of this one. */
+export const GLOSSARY: readonly Word[] = [
+  {
+    id: "activity",
+    term: "Activity",
+    means: "A piece of work with a duration, a calendar and a place in the logic of the plan.",
+    see: ["branch", "milestone", "hammock"],
+  },
+  {
+    id: "branch",
+    term: "Branch",
+    also: ["work breakdown", "WBS"],
+    means:
+      "A part of the work breakdown: activities and further branches lie beneath it. It spans all work beneath it.",
+  },
+  {
+    id: "budget",
+    term: "Budget",
+    means: "The amount whose chance matters: what has been promised, or will be.",
+    see: ["target", "chance"],
+  },
+  {
+    id: "calendar",
+    term: "Calendar",
+    means:
+      "When work is done: the shifts of each day of the week, and exceptions such as holidays. Every activity has one; a day of its duration is a day of its calendar.",
+  },
+  {
+    id: "chance",
+    term: "Chance",
+    means:
+      "The share of futures in which something holds, such as finishing by a date. 80 % means: in four futures of five.",
+    see: ["future", "percentile"],
+  },
+  {
+    id: "confidence",
+    term: "Level of confidence",
+    means:
+      "How sure promises are to be, in percent; one for each project, 80 unless it is chosen otherwise. The horizon, the runs and the sheet speak of it.",
+    see: ["percentile"],
+  },
+  {
+    id: "constraint",
+    term: "Constraint",
+    means: "A date that an activity is held to, whatever its predecessors say.",
+  },
+  {
+    id: "contingency",
+    term: "Contingency",
+    means:
+      "What has to be added to the plan so that it holds with a chosen chance: in days to the finish, in money to the cost.",
+    see: ["percentile", "chance"],
+  },
+  {
+    id: "correlation",
+    term: "Correlation",
+    also: ["moves together", "coefficient"],
+    means:
+      "How far estimates run late together, from −1 to 1, as Spearman's rank correlation. Without it good and bad luck cancel out, and the spread of the finish comes out too narrow.",
+    see: ["range"],
+  },
+  {
+    id: "criticality",
+    term: "Drives",
+    also: ["criticality"],
+    means:
+      "The share of futures in which an activity lies on a longest path, so that its delay would have been the finish's.",
+    see: ["longest path", "future"],
+  },
+  {
+    id: "data date",
+    term: "Data date",
+    means: "Up to here progress is known. Nothing that is not done yet can happen before it.",
+  },
+  {
+    id: "finding",
+    term: "Finding",
+    also: ["plan check", "range check"],
+    means:
+      "A place where the plan or a range is hard to believe, with the reason. It can be mended, or accepted with a reason that stays on record.",
+  },
+  {
+    id: "fit",
+    term: "AIC, KS and AD",
+    also: ["Akaike", "Kolmogorov–Smirnov", "Anderson–Darling", "goodness of fit"],
+    means:
+      "How well a shape fits past work. AIC weighs likelihood against the number of parameters: the lowest is the best. KS is the greatest gap between the shape and the observed values, in chance; AD weighs gaps in the tails more. Differences of AIC below 2 say little.",
+    see: ["past work", "shape"],
+  },
+  {
+    id: "free float",
+    term: "Free float",
+    means: "How far an activity may slip without moving any successor, in days of its calendar.",
+    see: ["total float"],
+  },
+  {
+    id: "future",
+    term: "Future",
+    also: ["iteration"],
+    means:
+      "One way it may turn out: every duration, cost and risk drawn once, the schedule and the money calculated from them. A simulation is thousands of them.",
+    see: ["run", "live odds"],
+  },
+  {
+    id: "grade",
+    term: "Grade",
+    means:
+      "A named spread, such as Firm or Open, in percent of the planned value. A row without a grade of its own has that of the branch above.",
+    see: ["range"],
+  },
+  {
+    id: "hammock",
+    term: "Hammock",
+    means: "An activity without work of its own that lasts from its first predecessor to its last successor.",
+  },
+  {
+    id: "horizon",
+    term: "Horizon",
+    means:
+      "The strip at the foot of every stage: finish and cost by the live odds, with the plan, the target and what was pinned. It follows every edit.",
+    see: ["live odds", "pin"],
+  },
+  {
+    id: "hypercube",
+    term: "Latin hypercube",
+    also: ["sampling"],
+    means:
+      "A way of drawing that takes every five-hundredth of a range once in 500 futures, so that percentiles settle with fewer futures than by plain drawing. Both come to the same.",
+    see: ["future", "seed"],
+  },
+  {
+    id: "lag",
+    term: "Lag",
+    also: ["lead"],
+    means: "Time that passes between an activity and its successor; below zero it is a lead.",
+    see: ["predecessor"],
+  },
+  {
+    id: "likely",
+    term: "Likely",
+    also: ["most likely", "mode"],
+    means: "The value of a range that is most likely: where its density is highest.",
+    see: ["range"],
+  },
+  {
+    id: "live odds",
+    term: "Live odds",
+    means:
+      "The odds of the plan as it is now, simulated anew after every edit: with 1,000 futures at once, then with 5,000.",
+    see: ["run", "horizon"],
+  },
+  {
+    id: "longest path",
+    term: "Longest path",
+    also: ["critical path"],
+    means:
+      "The chain of activities that decides the finish: whatever delays one of them delays the project. In the plan there is one; in each future it may be another.",
+    see: ["total float", "criticality"],
+  },
+  {
+    id: "low",
+    term: "Low and high",
+    means:
+      "The ends of a range. In a triangular, PERT or uniform range they are limits; in others they bound what is drawn, from P1 to P99.",
+    see: ["range", "likely"],
+  },
+  {
+    id: "mean",
+    term: "Mean",
+    means: "The average over all futures, or of a range. Means of activities add up; percentiles do not.",
+    see: ["sd", "percentile"],
+  },
+  {
+    id: "milestone",
+    term: "Milestone",
+    means: "An event without duration that others wait for, or that has been promised.",
+  },
+  {
+    id: "mist",
+    term: "Mist",
+    means:
+      "When simulated work of a row is under way: the denser, the more futures are at it. Beside it the thin rail is the plan.",
+    see: ["future"],
+  },
+  {
+    id: "past work",
+    term: "Past work",
+    also: ["evidence"],
+    means:
+      "What similar work was planned at and really took. Shapes are fitted to it and ranked; the range then has it as its reason.",
+    see: ["range", "grade"],
+  },
+  {
+    id: "percentile",
+    term: "P50, P80 …",
+    also: ["percentile", "P10", "P90"],
+    means:
+      "The value that is kept in so many of a hundred futures. P80 12 May: in 80 of 100 futures it is finished by 12 May.",
+    see: ["chance", "confidence"],
+  },
+  {
+    id: "pin",
+    term: "Pin",
+    means: "Odds held as the reference, so that what an edit does is told against them.",
+    see: ["horizon"],
+  },
+  {
+    id: "predecessor",
+    term: "Predecessor",
+    also: ["link", "FS", "SS", "FF", "SF"],
+    means:
+      "What an activity waits for. A20 means its finish; A20SS its start, FF and SF that finish waits for finish or start. +3d adds a lag.",
+    see: ["lag"],
+  },
+  {
+    id: "range",
+    term: "Range",
+    also: ["estimate", "distribution", "three points"],
+    means:
+      "How uncertain a duration or an amount is: a shape with its points, or a grade. A row without one takes just what is planned.",
+    see: ["grade", "shape", "likely"],
+  },
+  {
+    id: "run",
+    term: "Run",
+    also: ["recorded run"],
+    means:
+      "A simulation on record, with a copy of its inputs, its settings and its seed, so that it opens years later and can be repeated to the last digit.",
+    see: ["live odds", "seed"],
+  },
+  {
+    id: "sd",
+    term: "Standard deviation",
+    also: ["sd", "±"],
+    means: "How far values lie around their mean, in the same unit.",
+    see: ["mean"],
+  },
+  {
+    id: "seed",
+    term: "Seed",
+    means:
+      "The number that all random draws come from. The same inputs with the same seed give the same numbers.",
+    see: ["run"],
+  },
+  {
+    id: "shape",
+    term: "Shape",
+    also: ["triangular", "PERT", "lognormal", "uniform"],
+    means: "How chance is spread over a range: which values are more likely than others.",
+    see: ["range"],
+  },
+  {
+    id: "skewness",
+    term: "Skewness and kurtosis",
+    means:
+      "Skewness: whether the long tail lies on the late side (above zero) or on the early one. Kurtosis: how heavy the tails are beside those of a normal distribution, which has 0.",
+    see: ["sd"],
+  },
+  {
+    id: "steady",
+    term: "Until steady",
+    also: ["tolerance", "convergence"],
+    means:
+      "A run ends by itself once the mean and the percentile that matters are known to a share of the standard deviation, with a certainty of 95 % unless it is chosen otherwise.",
+    see: ["run", "mean", "sd"],
+  },
+  {
+    id: "target",
+    term: "Target",
+    means: "The date whose chance matters: what has been promised, or will be.",
+    see: ["budget", "chance"],
+  },
+  {
+    id: "total float",
+    term: "Float",
+    also: ["total float", "slack"],
+    means:
+      "How far an activity may slip without moving the finish of the project, in days of its calendar. Below zero a date is missed by so much.",
+    see: ["free float", "longest path"],
+  },
+  {
+    id: "watched",
+    term: "Watched",
+    means:
+      "An activity or milestone of which runs keep every value, and for which they wait to be steady, beside finish and cost of the project.",
+    see: ["steady", "run"],
+  },
+];
