@@ -119,52 +119,54 @@ public final class WorkingTime {
 
     /** The last instant at which no more than so much work has elapsed: where work that starts here starts, 08:00. */
     public double startInstant(double work) {
-        double weeks = weeksOutside(work + NOISE);
+        double noisy = work + NOISE;
+        if (noisy >= 0 && noisy < total) {
+            return startInTable(work, noisy);
+        }
+        double weeks = weeksOutside(noisy);
         double inTable = work - weeks * weekWork;
-        int stretch = stretchAt(clamped(inTable + NOISE));
-        return weeks * WEEK + Math.max(from[stretch], inTable + shift[stretch]);
+        return weeks * WEEK + startInTable(inTable, clamped(inTable + NOISE));
+    }
+
+    private double startInTable(double work, double noisy) {
+        int stretch = stretchAt(noisy);
+        double instant = work + shift[stretch];
+        return instant > from[stretch] ? instant : from[stretch];
     }
 
     /** {@link #startInstant} of the first {@code count} working times. */
     public void startInstants(double[] works, double[] out, int count) {
         for (int k = 0; k < count; k++) {
-            double noisy = works[k] + NOISE;
-            if (noisy >= 0 && noisy < total) {
-                int stretch = stretchAt(noisy);
-                double instant = works[k] + shift[stretch];
-                out[k] = instant > from[stretch] ? instant : from[stretch];
-            } else {
-                out[k] = startInstant(works[k]);
-            }
+            out[k] = startInstant(works[k]);
         }
     }
 
     /** The first instant at which so much work has elapsed: where work that ends here ends, 17:00. */
     public double finishInstant(double work) {
-        double weeks = weeksOutside(work - NOISE);
+        double noisy = work - NOISE;
+        if (noisy >= 0 && noisy < total) {
+            return finishInTable(work, noisy);
+        }
+        double weeks = weeksOutside(noisy);
         double inTable = work - weeks * weekWork;
-        int stretch = stretchAt(clamped(inTable - NOISE));
-        return weeks * WEEK + Math.min(to[stretch], inTable + shift[stretch]);
+        return weeks * WEEK + finishInTable(inTable, clamped(inTable - NOISE));
+    }
+
+    private double finishInTable(double work, double noisy) {
+        int stretch = stretchAt(noisy);
+        double instant = work + shift[stretch];
+        return instant < to[stretch] ? instant : to[stretch];
     }
 
     /** {@link #finishInstant} of the first {@code count} working times. */
     public void finishInstants(double[] works, double[] out, int count) {
         for (int k = 0; k < count; k++) {
-            double noisy = works[k] - NOISE;
-            if (noisy >= 0 && noisy < total) {
-                int stretch = stretchAt(noisy);
-                double instant = works[k] + shift[stretch];
-                out[k] = instant < to[stretch] ? instant : to[stretch];
-            } else {
-                out[k] = finishInstant(works[k]);
-            }
+            out[k] = finishInstant(works[k]);
         }
     }
 
+    /** Whole weeks by which working time lies before the table, below zero, or after it. */
     private double weeksOutside(double work) {
-        if (work >= 0 && work < total) {
-            return 0;
-        }
         return work < 0 ? -Math.ceil(-work / weekWork) : Math.floor((work - total) / weekWork) + 1;
     }
 
