@@ -1,10 +1,9 @@
 import { Box } from "@chakra-ui/react";
 import { type KeyboardEvent, useMemo } from "react";
 import type { ExceptionWords } from "../../shared/api/client";
-import { fillEdits, parseBlock } from "../../shared/grid/block";
+import { blockUnder, fillEdits, parseBlock } from "../../shared/grid/block";
 import { Grid } from "../../shared/grid/Grid";
-import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
-import { ROW_HEIGHT } from "../../shared/grid/gridLook";
+import { shortGrid } from "../../shared/grid/gridLook";
 import type { At, Column } from "../../shared/grid/types";
 import { useGridEditing } from "../../shared/grid/useGridEditing";
 import { Refusal } from "../../shared/ui/Refusal";
@@ -35,14 +34,14 @@ export function ExceptionList({ exceptions, onChange }: Props) {
   const paste = (text: string, { block }: Here) => {
     if (!block) return;
     const lines = parseBlock(text);
-    const wide = Math.max(...lines.map((line) => line.length));
-    const target = { ...block, bottom: block.top + lines.length - 1, right: block.left + wide - 1 };
     // Lines below the last row become new ones.
     const room = [...rows, ...lines.map((_, i) => emptyRow(i + 1))];
-    void editing.sendBlock(fillEdits(room, EXCEPTION_COLUMNS, target, (r, c) => lines[r]?.[c] || undefined));
+    void editing.sendBlock(
+      fillEdits(room, EXCEPTION_COLUMNS, blockUnder(block, lines), (r, c) => lines[r]?.[c] || undefined),
+    );
   };
   const remove = (event: KeyboardEvent, at: Here) => {
-    if (!(event.ctrlKey || event.metaKey) || event.key !== "Delete") return false;
+    if (!(event.ctrlKey || event.metaKey) || !["Delete", "Backspace"].includes(event.key)) return false;
     const gone = new Set(at.selected());
     onChange(
       putExceptions(
@@ -55,7 +54,7 @@ export function ExceptionList({ exceptions, onChange }: Props) {
   return (
     <Box>
       {editing.refusal && <Refusal mb="2">{editing.refusal}</Refusal>}
-      <Box height={`${HEADER_HEIGHT + ROW_HEIGHT * Math.min(MOST_IN_VIEW, rows.length) + 14}px`}>
+      <Box height={shortGrid(rows.length, MOST_IN_VIEW)}>
         <Grid
           state="exceptions"
           label="Exceptions"

@@ -2,8 +2,7 @@ import { Box } from "@chakra-ui/react";
 import type { KeyboardEvent } from "react";
 import type { RangeView } from "../../shared/api/client";
 import { Grid } from "../../shared/grid/Grid";
-import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
-import { ROW_HEIGHT } from "../../shared/grid/gridLook";
+import { shortGrid } from "../../shared/grid/gridLook";
 import type { At, Column, Drawing, GridRow, Typed } from "../../shared/grid/types";
 import { useGridEditing } from "../../shared/grid/useGridEditing";
 import { shownParameter, withParameter, withShapeWord } from "../../shared/range/draft";
@@ -129,7 +128,7 @@ export function GradeGrid({ rows, onChange, onMove }: Props) {
   return (
     <Box>
       {editing.refusal && <Refusal mb="2">{editing.refusal}</Refusal>}
-      <Box height={`${HEADER_HEIGHT + ROW_HEIGHT * Math.min(MOST_IN_VIEW, rows.length) + 14}px`}>
+      <Box height={shortGrid(rows.length, MOST_IN_VIEW)}>
         <Grid
           state={GRADE_ROWS}
           label="Table of grades"

@@ -3,8 +3,7 @@ import { useEffect, useMemo } from "react";
 import type { CorrelationView } from "../../shared/api/client";
 import { editedNumber } from "../../shared/format/numbers";
 import { Grid } from "../../shared/grid/Grid";
-import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
-import { ROW_HEIGHT } from "../../shared/grid/gridLook";
+import { shortGrid } from "../../shared/grid/gridLook";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import type { Column, GridRow } from "../../shared/grid/types";
 import { useGridEditing } from "../../shared/grid/useGridEditing";
@@ -73,7 +72,7 @@ export function MatrixGrid({ draft, onPair, onChange }: Props) {
   }, [row, column, onPair]);
   return (
     <Box>
-      <Box height={`${HEADER_HEIGHT + ROW_HEIGHT * Math.min(MOST_IN_VIEW, rows.length) + 14}px`}>
+      <Box height={shortGrid(rows.length, MOST_IN_VIEW)}>
         <Grid
           state={STATE}
           label="Coefficients"

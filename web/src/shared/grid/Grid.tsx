@@ -4,7 +4,7 @@ import { type ClipboardEvent, type ReactNode, useCallback, useEffect, useMemo, u
 import { useShallow } from "zustand/react/shallow";
 import { useHeight, useWidth } from "../ui/useSize";
 import { useStable } from "../ui/useStable";
-import { blockOf, copyText, fillEdits, parseBlock } from "./block";
+import { blockOf, blockUnder, copyText, fillEdits, parseBlock } from "./block";
 import type { Leave } from "./CellEditor";
 import { Divider } from "./Divider";
 import { fitted, useSplits } from "./fit";
@@ -158,12 +158,7 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
     if (props.onPaste) return props.onPaste(text, at);
     const lines = parseBlock(text);
     if (!block) return;
-    const target = {
-      ...block,
-      bottom: block.top + lines.length - 1,
-      right: block.left + Math.max(...lines.map((line) => line.length)) - 1,
-    };
-    void editing?.sendBlock(fillEdits(rows, columns, target, (r, c) => lines[r]?.[c]));
+    void editing?.sendBlock(fillEdits(rows, columns, blockUnder(block, lines), (r, c) => lines[r]?.[c]));
   };
   const onPaste = (event: ClipboardEvent) => {
     if (!block || !editing || editing.editing) return;

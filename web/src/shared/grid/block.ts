@@ -70,6 +70,13 @@ export function fillEdits<R extends GridRow, E extends object>(
   return edits;
 }
 
+/** The block that lines of texts come to lie on, from the first cell of another on. */
+export const blockUnder = (block: Block, lines: readonly string[][]): Block => ({
+  ...block,
+  bottom: block.top + lines.length - 1,
+  right: block.left + Math.max(...lines.map((line) => line.length)) - 1,
+});
+
 export function parseBlock(text: string): string[][] {
   return text
     .replace(/\r/g, "")

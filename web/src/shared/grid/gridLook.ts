@@ -1,4 +1,11 @@
+import { HEADER_HEIGHT } from "./GridHeader";
+
 export const ROW_HEIGHT = 27;
+const SCROLLBAR = 14;
+
+/** The height of a grid in a dialog: as many rows as it has, up to so many. */
+export const shortGrid = (rows: number, most: number) =>
+  `${HEADER_HEIGHT + ROW_HEIGHT * Math.min(most, rows) + SCROLLBAR}px`;
 
 /**
  * How lines and cells look, said once for all of them: they are many, come and go while one scrolls, and so are plain

@@ -185,6 +185,12 @@ class PlanJourneyTest extends Journey {
         browser.select("new 0", "from");
         browser.type("24 Dec 2027", Keys.ENTER);
         browser.read("[data-row='2027-12-24 2027-12-24 Closed']", "24 Dec 2027");
+        browser.select("new 0", "from");
+        browser.paste("2027-09-06\t2027-09-07\tRoad race\n2027-10-04\t\tFair\t8-12\n");
+        browser.read("[data-row='2027-10-04 2027-10-04 Fair']", "08:00–12:00");
+        browser.select("2027-09-06 2027-09-07 Road race", "name");
+        browser.type(Keys.chord(Keys.CONTROL, Keys.DELETE));
+        browser.isGone("[data-row='2027-09-06 2027-09-07 Road race']");
         browser.see("[data-day='2027-04-06'][data-state='closed']");
         String effect = browser.read("[data-testid='calendar-look']", "instead of 10 Jul 2028");
         browser.press("Keep");

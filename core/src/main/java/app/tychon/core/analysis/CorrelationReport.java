@@ -5,6 +5,7 @@ import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.statistics.Centred;
 import app.tychon.core.statistics.Ranks;
 import java.util.HashMap;
 import java.util.List;
@@ -39,15 +40,18 @@ public record CorrelationReport(String id, double[][] asked, double[][] used, do
             RunSettings settings,
             int iterations) {
         int size = correlation.members().size();
-        double[][] ranks = new double[size][];
+        Centred[] ranks = new Centred[size];
         for (int i = 0; i < size; i++) {
             Input input = byId.get(correlation.members().get(i));
-            ranks[i] = input == null ? new double[iterations] : Ranks.of(inputs.sample(input, settings, iterations));
+            ranks[i] = Centred.of(
+                    input == null ? new double[iterations] : Ranks.of(inputs.sample(input, settings, iterations)));
         }
         double[][] achieved = new double[size][size];
         for (int i = 0; i < size; i++) {
-            for (int j = 0; j < size; j++) {
-                achieved[i][j] = i == j ? 1 : Ranks.pearson(ranks[i], ranks[j]);
+            achieved[i][i] = 1;
+            for (int j = 0; j < i; j++) {
+                achieved[i][j] = ranks[i].correlation(ranks[j]).orElse(0);
+                achieved[j][i] = achieved[i][j];
             }
         }
         return new CorrelationReport(correlation.id(), correlation.asked(), used, achieved);

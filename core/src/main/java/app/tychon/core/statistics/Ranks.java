@@ -1,7 +1,5 @@
 package app.tychon.core.statistics;
 
-import java.util.OptionalDouble;
-
 /** Ranks and the correlations that go with them. */
 public final class Ranks {
     private Ranks() {}
@@ -13,12 +11,7 @@ public final class Ranks {
 
     /** Pearson's product-moment correlation; zero where either does not vary. */
     public static double pearson(double[] x, double[] y) {
-        return correlation(x, y).orElse(0);
-    }
-
-    /** Pearson's product-moment correlation; nothing where either does not vary. */
-    public static OptionalDouble correlation(double[] x, double[] y) {
-        return Centred.of(x).correlation(Centred.of(y));
+        return Centred.of(x).correlation(Centred.of(y)).orElse(0);
     }
 
     /** Spearman's rank correlation. */
