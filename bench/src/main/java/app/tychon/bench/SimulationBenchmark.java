@@ -1,12 +1,12 @@
 package app.tychon.bench;
 
 import app.tychon.core.model.Plan;
-import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.RunMonitor;
-import app.tychon.core.simulation.RunResult;
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;

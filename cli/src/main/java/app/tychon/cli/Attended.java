@@ -1,6 +1,6 @@
 package app.tychon.cli;
 
-import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.settings.RunMonitor;
 import java.util.concurrent.CountDownLatch;
 import me.tongfei.progressbar.ConsoleProgressBarConsumer;
 import me.tongfei.progressbar.ProgressBar;

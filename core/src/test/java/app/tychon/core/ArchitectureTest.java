@@ -41,6 +41,51 @@ class ArchitectureTest {
             .mayOnlyBeAccessedByLayers("simulation", "analysis");
 
     @ArchTest
+    static final ArchRule ROOMS_OF_THE_SIMULATION = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("questions")
+            .definedBy("..core.simulation")
+            .layer("tally")
+            .definedBy("..core.simulation.tally")
+            .layer("result")
+            .definedBy("..core.simulation.result")
+            .layer("engine")
+            .definedBy("..core.simulation.engine")
+            .layer("money")
+            .definedBy("..core.simulation.money")
+            .layer("risk")
+            .definedBy("..core.simulation.risk")
+            .layer("draws")
+            .definedBy("..core.simulation.draws")
+            .layer("settings")
+            .definedBy("..core.simulation.settings")
+            .whereLayer("questions")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("tally")
+            .mayOnlyBeAccessedByLayers("questions")
+            .whereLayer("result")
+            .mayOnlyBeAccessedByLayers("questions", "tally")
+            .whereLayer("engine")
+            .mayOnlyBeAccessedByLayers("questions", "tally")
+            .whereLayer("money")
+            .mayOnlyBeAccessedByLayers("questions", "tally", "engine")
+            .whereLayer("risk")
+            .mayOnlyBeAccessedByLayers("questions", "tally", "engine", "money")
+            .whereLayer("draws")
+            .mayOnlyBeAccessedByLayers("questions", "tally", "engine", "money", "risk")
+            .whereLayer("settings")
+            .mayOnlyBeAccessedByLayers("questions", "tally", "result", "engine", "money", "risk", "draws");
+
+    /** Draws, strikes and tallies are the simulation's own; who asks it sees settings, compiled plans and results. */
+    @ArchTest
+    static final ArchRule MACHINERY_IS_NOT_SEEN_OUTSIDE = noClasses()
+            .that()
+            .resideOutsideOfPackage("..core.simulation..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("..core.simulation.draws", "..core.simulation.risk", "..core.simulation.tally");
+
+    @ArchTest
     static final ArchRule NOTHING_BUT_CALCULATION = noClasses()
             .should()
             .dependOnClassesThat()

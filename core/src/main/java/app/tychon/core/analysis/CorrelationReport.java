@@ -1,10 +1,10 @@
 package app.tychon.core.analysis;
 
 import app.tychon.core.model.Correlation;
-import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Inputs;
-import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.settings.Input;
+import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Centred;
 import app.tychon.core.statistics.Ranks;
 import java.util.HashMap;

@@ -1,6 +1,6 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.simulation.Input;
+import app.tychon.core.simulation.settings.Input;
 import java.util.Optional;
 import java.util.OptionalDouble;
 

@@ -1,8 +1,8 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Inputs;
-import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.settings.Input;
+import app.tychon.core.simulation.settings.RunSettings;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;

@@ -1,10 +1,10 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Outcomes;
-import app.tychon.core.simulation.RunMonitor;
-import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.settings.Input;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.List;

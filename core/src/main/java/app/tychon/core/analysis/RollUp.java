@@ -4,7 +4,7 @@ import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.WbsNode;
-import app.tychon.core.simulation.Input;
+import app.tychon.core.simulation.settings.Input;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,6 +1,6 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.simulation.ActivityResult;
+import app.tychon.core.simulation.result.ActivityResult;
 
 /** The schedule sensitivity index (PMBOK Guide): how often an activity drives the finish times how much it varies. */
 public final class ScheduleSensitivity {

@@ -1,8 +1,8 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.simulation.Input;
 import app.tychon.core.simulation.Inputs;
-import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.settings.Input;
+import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Centred;
 import app.tychon.core.statistics.Ranking;
 import java.util.ArrayList;

@@ -1,12 +1,12 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.simulation.CompiledPlan;
 import app.tychon.core.simulation.Outcomes;
-import app.tychon.core.simulation.RunMonitor;
-import app.tychon.core.simulation.RunResult.CostSamples;
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Variation;
-import app.tychon.core.simulation.Variation.RiskSetting;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.RunResult.CostSamples;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Variation;
+import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -3,8 +3,20 @@ package app.tychon.core.simulation;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.simulation.Input.Key;
-import app.tychon.core.simulation.Input.Kind;
+import app.tychon.core.simulation.draws.Batch;
+import app.tychon.core.simulation.draws.Draws;
+import app.tychon.core.simulation.draws.RandomStream;
+import app.tychon.core.simulation.draws.Scratch;
+import app.tychon.core.simulation.draws.UncertainInput;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.risk.RiskEvent;
+import app.tychon.core.simulation.risk.RiskImpact;
+import app.tychon.core.simulation.risk.RiskTargets;
+import app.tychon.core.simulation.risk.Strikes;
+import app.tychon.core.simulation.settings.Input;
+import app.tychon.core.simulation.settings.Input.Key;
+import app.tychon.core.simulation.settings.Input.Kind;
+import app.tychon.core.simulation.settings.RunSettings;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -67,7 +79,7 @@ public final class Inputs {
     /**
      * The values of an input in {@code iterations} of a run from one on.
      *
-     * @param from a multiple of {@value Simulation#BATCH}
+     * @param from a multiple of {@value Batch#WIDTH}
      */
     public double[] sample(Input input, RunSettings settings, int from, int iterations) {
         Filler filler =
@@ -78,21 +90,20 @@ public final class Inputs {
                     case IMPACT ->
                         size(event(input.id()).impacts().get(input.key().impact()));
                 };
-        Draws draws = new Draws(settings.seed(), settings.sampling());
-        Scratch scratch = new Scratch();
+        Batch batch = new Batch(new Draws(settings.seed(), settings.sampling()), 0, 0, new Scratch());
         double[] values = new double[iterations];
-        double[] batch = new double[Simulation.BATCH];
-        for (int first = 0; first < iterations; first += Simulation.BATCH) {
-            int count = Math.min(Simulation.BATCH, iterations - first);
-            filler.fill(draws, from + first, count, batch, scratch);
-            System.arraycopy(batch, 0, values, first, count);
+        double[] drawn = new double[Batch.WIDTH];
+        for (int first = 0; first < iterations; first += Batch.WIDTH) {
+            int count = Math.min(Batch.WIDTH, iterations - first);
+            filler.fill(batch.at(from + first, count), drawn);
+            System.arraycopy(drawn, 0, values, first, count);
         }
         return values;
     }
 
     @FunctionalInterface
     private interface Filler {
-        void fill(Draws draws, int first, int count, double[] out, Scratch scratch);
+        void fill(Batch batch, double[] out);
     }
 
     private RiskEvent event(String risk) {
@@ -104,9 +115,9 @@ public final class Inputs {
 
     private Filler occurrence(RiskEvent event) {
         Strikes strikes = plan.risks().space();
-        return (draws, first, count, out, scratch) -> {
-            plan.risks().strikeOnly(event, draws, first, count, plan::duration, strikes, scratch);
-            for (int k = 0; k < count; k++) {
+        return (batch, out) -> {
+            plan.risks().strikeOnly(event, batch, plan::duration, strikes);
+            for (int k = 0; k < batch.count(); k++) {
                 out[k] = strikes.count[event.index()][k];
             }
         };
@@ -117,19 +128,19 @@ public final class Inputs {
         List<UncertainInput> sizes = streams(impact).stream()
                 .map(stream -> impact.size().drawnFrom(stream))
                 .toList();
-        double[] one = new double[Simulation.BATCH];
-        return (draws, first, count, out, scratch) -> {
-            Arrays.fill(out, 0, count, 0);
+        double[] one = new double[Batch.WIDTH];
+        return (batch, out) -> {
+            Arrays.fill(out, 0, batch.count(), 0);
             for (UncertainInput size : sizes) {
-                size.sample(draws, first, count, one, scratch);
-                for (int k = 0; k < count; k++) {
+                size.sample(batch, one);
+                for (int k = 0; k < batch.count(); k++) {
                     out[k] += one[k] / sizes.size();
                 }
             }
         };
     }
 
-    private List<Stream> streams(RiskImpact impact) {
+    private List<RandomStream> streams(RiskImpact impact) {
         if (impact.isShared()) {
             return List.of(impact.stream());
         }

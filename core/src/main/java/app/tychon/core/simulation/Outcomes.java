@@ -1,5 +1,10 @@
 package app.tychon.core.simulation;
 
+import app.tychon.core.simulation.engine.Batches;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.tally.Samples;
 import java.util.Arrays;
 
 /**

@@ -3,7 +3,13 @@ package app.tychon.core.simulation;
 import app.tychon.core.model.Activity;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
-import app.tychon.core.simulation.CostModel.Spending;
+import app.tychon.core.simulation.draws.Batch;
+import app.tychon.core.simulation.draws.Draws;
+import app.tychon.core.simulation.engine.BatchWorker;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.money.CostModel.Spending;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunSettings;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -59,10 +65,9 @@ public record Replay(
         if (iteration < 0 || iteration >= RunSettings.MOST_ITERATIONS) {
             throw new IllegalArgumentException("there is no iteration " + iteration);
         }
-        Draws draws = new Draws(settings.seed(), settings.sampling());
-        BatchWorker worker = new BatchWorker(plan, draws, LANES);
-        int first = iteration - iteration % LANES;
-        worker.iterate(first, LANES, i -> {}, Spending.UNSEEN);
+        BatchWorker worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()), LANES);
+        Batch batch = worker.batch(iteration - iteration % LANES, LANES);
+        worker.iterate(batch, i -> {}, Spending.UNSEEN);
         int lane = iteration % LANES;
         return new Replay(
                 iteration,
@@ -74,21 +79,19 @@ public record Replay(
                         worker.money.timeDriven[lane],
                         worker.money.risk[lane],
                         plan.costs().actions()),
-                activities(plan, worker, draws, first, lane),
+                activities(plan, worker, batch, lane),
                 struck(plan, worker, lane),
                 path(plan.network(), worker, lane));
     }
 
-    private static List<ReplayedActivity> activities(
-            CompiledPlan plan, BatchWorker worker, Draws draws, int first, int lane) {
+    private static List<ReplayedActivity> activities(CompiledPlan plan, BatchWorker worker, Batch batch, int lane) {
         Network network = plan.network();
         Map<String, Integer> owners = plan.costs().owners();
-        Scratch scratch = new Scratch();
         double[] undisturbed = new double[LANES];
         List<ReplayedActivity> activities = new ArrayList<>();
         for (Activity activity : network.plan().activities()) {
             int i = network.position(activity.id());
-            plan.duration(i).sample(draws, first, LANES, undisturbed, scratch);
+            plan.duration(i).sample(batch, undisturbed);
             Integer owner = owners.get(activity.id());
             // A milestone that risks delay still takes no time.
             double duration = activity.isMilestone() ? 0 : worker.lanes.duration[i][lane];

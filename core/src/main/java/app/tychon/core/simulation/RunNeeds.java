@@ -2,6 +2,10 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.draws.Batch;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.tally.OutputSamples;
 
 /**
  * About how much memory a run takes while it works, so that it can be told beforehand whether there is room for it.
@@ -16,12 +20,10 @@ public record RunNeeds(long watched, long bytes) {
     private static final int EACH = 4;
     /** Start, finish, duration, three parts of cost; path; kept once more while the result is made. */
     private static final long AN_ITERATION = 2 * (6 * 8 + 8) + 120;
-    /** Percentiles of duration, start and finish. */
-    private static final long AN_ACTIVITY = 3 * 99 * 8 + 200;
     /** Counts of duration, start and finish, as they are added up and as they are kept. */
     private static final long TALLIES = 3 * 400 * (2 + 4);
     /** Duration, start, finish and whether it is critical, side by side. */
-    private static final long LANES = (3 * 8 + 1) * (long) Simulation.BATCH;
+    private static final long LANES = (3 * 8 + 1) * (long) Batch.WIDTH;
 
     /** Of a plan simulated with these settings. */
     public static RunNeeds of(Plan plan, RunSettings settings) {
@@ -34,12 +36,7 @@ public record RunNeeds(long watched, long bytes) {
         long rows = plan.activities().size() + plan.wbs().size();
         long bytes = AN_ITERATION * n
                 + 3 * Double.BYTES * kept
-                + rows * (AN_ACTIVITY + TALLIES + settings.threads() * (TALLIES + LANES));
+                + rows * (RunResult.AN_ACTIVITY + TALLIES + settings.threads() * (TALLIES + LANES));
         return new RunNeeds(watched, bytes);
-    }
-
-    /** Of what a run leaves. */
-    static long ofResult(long iterations, long outputs, long activities) {
-        return Double.BYTES * iterations * (6 + EACH * outputs) + AN_ACTIVITY * activities;
     }
 }

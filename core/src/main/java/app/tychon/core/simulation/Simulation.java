@@ -2,8 +2,26 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
-import app.tychon.core.simulation.CostModel.Spending;
-import app.tychon.core.simulation.RunResult.RiskResult;
+import app.tychon.core.simulation.draws.Batch;
+import app.tychon.core.simulation.draws.Draws;
+import app.tychon.core.simulation.engine.BatchWorker;
+import app.tychon.core.simulation.engine.Batches;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.money.CostModel.Spending;
+import app.tychon.core.simulation.result.ActivityResult;
+import app.tychon.core.simulation.result.Output;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.result.RunResult.RiskResult;
+import app.tychon.core.simulation.settings.Interim;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Steadiness;
+import app.tychon.core.simulation.tally.ActivityTallies;
+import app.tychon.core.simulation.tally.BranchTallies;
+import app.tychon.core.simulation.tally.DrivingPaths;
+import app.tychon.core.simulation.tally.OrderedSums;
+import app.tychon.core.simulation.tally.OutputSamples;
+import app.tychon.core.simulation.tally.Samples;
 import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Sample;
 import java.util.Arrays;
@@ -17,14 +35,11 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * The Monte Carlo engine. Iterations are worked off in batches of {@value #BATCH}, side by side per activity in
+ * The Monte Carlo engine. Iterations are worked off in batches of {@value Batch#WIDTH}, side by side per activity in
  * topological order; threads take batches in turn and nothing they add up depends on who took which. An iteration itself
  * is {@link BatchWorker#iterate}. O(iterations × (activities + links)).
  */
 public final class Simulation {
-    /** Iterations side by side; one block of the hypercube. */
-    static final int BATCH = Draws.BLOCK;
-
     /** Iterations that show what range to expect of each activity. */
     private static final int PILOT = 100;
 
@@ -56,7 +71,7 @@ public final class Simulation {
         planDuration = network.projectTime().work(plan.schedule().finish()) - network.workAtStart();
         int count = Math.min(PILOT, settings.iterations());
         BatchWorker pilot = new BatchWorker(plan, draws, count);
-        pilot.iterate(0, count, i -> {}, Spending.UNSEEN);
+        pilot.iterate(pilot.batch(0, count), i -> {}, Spending.UNSEEN);
         tallies = ActivityTallies.forPilot(pilot.lanes, count);
         branches = BranchTallies.forPilot(network, pilot.spans, count);
         batches = new Batches(settings, monitor);
@@ -178,16 +193,17 @@ public final class Simulation {
 
     /** What one thread simulates with, and how it records a batch. */
     private final class Recorder implements Batches.Work {
-        private final BatchWorker worker = new BatchWorker(plan, draws, BATCH);
-        private final PathTrace pathTrace = new PathTrace(network.size(), BATCH, worker.trace);
+        private final BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
+        private final PathTrace pathTrace = new PathTrace(network.size(), Batch.WIDTH, worker.trace);
         private final ActivityTallies part = tallies.sibling();
         private final BranchTallies branchPart = branches.sibling();
-        private final double[] deviations = new double[BATCH];
+        private final double[] deviations = new double[Batch.WIDTH];
 
         @Override
         public void batch(int first, int count) {
             double[] batchSums = new double[ActivityTallies.sumsSize(network.size())];
-            worker.iterate(first, count, i -> part.addDates(i, worker.lanes, count, batchSums), Spending.UNSEEN);
+            worker.iterate(
+                    worker.batch(first, count), i -> part.addDates(i, worker.lanes, count, batchSums), Spending.UNSEEN);
             for (int k = 0; k < count; k++) {
                 deviations[k] = worker.duration(k) - planDuration;
             }
@@ -197,14 +213,14 @@ public final class Simulation {
             outputs.add(worker, first, count);
             pathTrace.run(worker.lanes, count);
             paths.add(pathTrace, first, count);
-            sums.add(first / BATCH, batchSums);
+            sums.add(first / Batch.WIDTH, batchSums);
             ownerSums.add(
-                    first / BATCH,
+                    first / Batch.WIDTH,
                     Arrays.stream(worker.money.owners)
                             .mapToDouble(own -> Arrays.stream(own, 0, count).sum())
                             .toArray());
             struck.add(
-                    first / BATCH,
+                    first / Batch.WIDTH,
                     Arrays.stream(worker.strikes.count)
                             .mapToDouble(times -> Arrays.stream(times, 0, count)
                                     .filter(t -> t > 0)

@@ -1,2 +1,2 @@
-/** Draws, the block engine, and what a run gives. */
+/** What can be asked of a plan: a run, one future again, outcomes alone, inputs, money by period. */
 package app.tychon.core.simulation;

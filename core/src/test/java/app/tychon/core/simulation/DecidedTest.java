@@ -23,6 +23,14 @@ import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.CashFlow.Period;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.money.PlannedCost;
+import app.tychon.core.simulation.result.ActivityResult;
+import app.tychon.core.simulation.result.Output;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
@@ -128,10 +136,10 @@ class DecidedTest {
                             Activity.of("H" + branch, branch, "Hire", ActivityKind.HAMMOCK, WorkDuration.ZERO, "std"));
         }
         CompiledPlan compiled = CompiledPlan.of(plan.build());
-        double[] inside = Output.of(compiled, SETTINGS, 1000, "inside").duration();
-        assertThat(Output.of(compiled, SETTINGS, 1000, "X").duration()).containsExactly(inside, within(1e-6));
-        double[] hammock = Output.of(compiled, SETTINGS, 1000, "Honly").duration();
-        assertThat(Output.of(compiled, SETTINGS, 1000, "only").duration())
+        double[] inside = Outputs.of(compiled, SETTINGS, 1000, "inside").duration();
+        assertThat(Outputs.of(compiled, SETTINGS, 1000, "X").duration()).containsExactly(inside, within(1e-6));
+        double[] hammock = Outputs.of(compiled, SETTINGS, 1000, "Honly").duration();
+        assertThat(Outputs.of(compiled, SETTINGS, 1000, "only").duration())
                 .as("a branch of nothing else has the hammock's span")
                 .containsExactly(hammock, within(1e-6));
     }

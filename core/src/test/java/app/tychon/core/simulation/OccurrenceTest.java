@@ -7,6 +7,7 @@ import app.tychon.core.PlanBuilder;
 import app.tychon.core.model.Recurrence;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
+import app.tychon.core.simulation.result.RunResult;
 import org.junit.jupiter.api.Test;
 
 /** When a risk has occurred, and what follows from that. */

@@ -11,6 +11,15 @@ import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.BranchResult;
+import app.tychon.core.simulation.result.Output;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.Interim;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.tally.OutputSamples;
 import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -28,7 +37,7 @@ class OutputTest {
         RunResult run = Simulation.run(plan, SETTINGS, RunMonitor.NONE);
         assertThat(run.outputs()).isNotEmpty();
         for (Output kept : run.outputs()) {
-            Output again = Output.of(plan, SETTINGS, SETTINGS.iterations(), kept.id());
+            Output again = Outputs.of(plan, SETTINGS, SETTINGS.iterations(), kept.id());
             assertThat(again.kind()).isEqualTo(kept.kind());
             assertThat(again.start()).isEqualTo(kept.start());
             assertThat(again.finish()).isEqualTo(kept.finish());
@@ -41,7 +50,7 @@ class OutputTest {
     void theWholeProjectIsABranchToo() {
         CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(12, 40));
         RunResult run = Simulation.run(plan, SETTINGS, RunMonitor.NONE);
-        Output project = Output.of(plan, SETTINGS, SETTINGS.iterations(), Plan.PROJECT);
+        Output project = Outputs.of(plan, SETTINGS, SETTINGS.iterations(), Plan.PROJECT);
         assertThat(project.finish()).isEqualTo(run.finish());
         assertThat(project.start()).isEqualTo(run.start());
         double[] totals = run.cost().totals();
@@ -55,7 +64,7 @@ class OutputTest {
         CompiledPlan plan = CompiledPlan.of(RandomPlans.manyCalendars(3, 25));
         List<Activity> activities = plan.network().plan().activities();
         int last = activities.size() - 1;
-        Output output = Output.of(plan, SETTINGS, 40, activities.get(last).id());
+        Output output = Outputs.of(plan, SETTINGS, 40, activities.get(last).id());
         for (int i = 0; i < 40; i++) {
             Replay.ReplayedActivity replayed =
                     Replay.of(plan, SETTINGS, i).activities().get(last);
@@ -126,7 +135,7 @@ class OutputTest {
         CompiledPlan plan =
                 CompiledPlan.of(new PlanBuilder().task("A", 1).branch("E", "W").build());
         for (String id : List.of("B", "E")) {
-            assertThatThrownBy(() -> Output.of(plan, SETTINGS, 100, id)).hasMessageContaining("\"" + id + "\"");
+            assertThatThrownBy(() -> Outputs.of(plan, SETTINGS, 100, id)).hasMessageContaining("\"" + id + "\"");
         }
     }
 

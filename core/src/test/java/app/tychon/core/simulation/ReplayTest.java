@@ -14,7 +14,15 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
 import app.tychon.core.simulation.Replay.ReplayedActivity;
-import app.tychon.core.simulation.RunResult.RiskResult;
+import app.tychon.core.simulation.draws.RandomStream;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Output;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.result.RunResult.RiskResult;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.settings.Variation;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -156,12 +164,12 @@ class ReplayTest {
     @Test
     void everyStreamIsItsOwn() {
         Set<Long> streams = new HashSet<>();
-        Stream first = Stream.of(Stream.Role.IMPACT, "K1");
+        RandomStream first = RandomStream.of(RandomStream.Role.IMPACT, "K1");
         IntStream.range(0, 1000).forEach(n -> streams.add(first.nth(n).id()));
-        for (Stream.Role role : Stream.Role.values()) {
-            streams.add(Stream.of(role, "K2").id());
+        for (RandomStream.Role role : RandomStream.Role.values()) {
+            streams.add(RandomStream.of(role, "K2").id());
         }
-        assertThat(streams).hasSize(1000 + Stream.Role.values().length);
+        assertThat(streams).hasSize(1000 + RandomStream.Role.values().length);
         assertThat(first.nth(0)).isEqualTo(first);
     }
 

@@ -17,8 +17,15 @@ import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
-import app.tychon.core.simulation.RunResult.RiskResult;
-import app.tychon.core.simulation.Variation.RiskSetting;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.result.RunResult.RiskResult;
+import app.tychon.core.simulation.settings.Input;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.settings.Variation;
+import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import app.tychon.core.statistics.Sample;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -280,15 +287,5 @@ class RiskTest {
                         .risk()));
         assertThat(Arrays.stream(result.cost().risk()).distinct()).containsExactlyInAnyOrder(500.0, 570.0);
         assertThat(Arrays.stream(result.cost().totals()).distinct()).containsExactlyInAnyOrder(2000.0, 2070.0);
-    }
-
-    @Test
-    void poissonNumbersHaveTheirProbabilities() {
-        // P(N <= 2) for a mean of 3 is e^-3 (1 + 3 + 4.5).
-        double upToTwo = Math.exp(-3) * 8.5;
-        assertThat(Times.Poisson.number(3, upToTwo - 1e-9)).isEqualTo(2);
-        assertThat(Times.Poisson.number(3, upToTwo + 1e-9)).isEqualTo(3);
-        assertThat(Times.Poisson.number(0, 0.999)).isZero();
-        assertThat(Times.Poisson.number(700, 0.5)).isBetween(699, 701);
     }
 }

@@ -7,6 +7,7 @@ import app.tychon.core.model.CombineRisks;
 import app.tychon.core.model.Impact;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.WbsNode;
+import app.tychon.core.simulation.risk.RiskModel;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;

@@ -8,7 +8,7 @@ import app.tychon.core.model.WbsNode;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
-import app.tychon.core.simulation.PlannedCost;
+import app.tychon.core.simulation.money.PlannedCost;
 import java.util.HashMap;
 import java.util.Map;
 

@@ -1,8 +1,8 @@
 package app.tychon.exchange.table;
 
 import app.tychon.core.calendar.Instants;
-import app.tychon.core.simulation.Output;
-import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.result.Output;
+import app.tychon.core.simulation.result.RunResult;
 import java.io.IOException;
 import java.io.Writer;
 import org.apache.commons.csv.CSVFormat;

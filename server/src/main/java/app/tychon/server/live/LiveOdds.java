@@ -1,10 +1,10 @@
 package app.tychon.server.live;
 
 import app.tychon.core.model.InvalidPlanException;
-import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.RunMonitor;
-import app.tychon.core.simulation.RunResult;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.server.database.Ids;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveView.State;

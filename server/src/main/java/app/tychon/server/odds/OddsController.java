@@ -2,7 +2,7 @@ package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
-import app.tychon.core.simulation.ActivityResult;
+import app.tychon.core.simulation.result.ActivityResult;
 import app.tychon.core.statistics.DateSample;
 import java.time.LocalDateTime;
 import java.util.ArrayList;

@@ -3,11 +3,12 @@ package app.tychon.server.odds;
 import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Plan;
-import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.Output;
-import app.tychon.core.simulation.RunResult;
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Variation;
+import app.tychon.core.simulation.Outputs;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Output;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Sample;
 import app.tychon.server.memory.Recent;
@@ -97,7 +98,7 @@ final class Opened {
      */
     synchronized Output output(String id) {
         return kept(outputs, id, () -> kept.apply(id)
-                .orElseGet(() -> Output.of(compiled(), result.settings(), result.iterations(), id)));
+                .orElseGet(() -> Outputs.of(compiled(), result.settings(), result.iterations(), id)));
     }
 
     /** A start or a finish, put in order once for all that is read of it. */
@@ -123,6 +124,6 @@ final class Opened {
     /** The values of an activity, a branch or the project without any uncertainty; one of each. */
     Output planned(String id) {
         RunSettings once = new RunSettings(1, 0, result.settings().sampling(), 1);
-        return Output.of(compiled().with(Variation.CERTAIN), once, 1, id);
+        return Outputs.of(compiled().with(Variation.CERTAIN), once, 1, id);
     }
 }

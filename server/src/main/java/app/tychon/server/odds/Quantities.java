@@ -5,7 +5,7 @@ import app.tychon.core.model.Activity;
 import app.tychon.core.model.Constraint;
 import app.tychon.core.model.ConstraintType;
 import app.tychon.core.model.Targets;
-import app.tychon.core.simulation.Output;
+import app.tychon.core.simulation.result.Output;
 import app.tychon.server.problems.ConflictException;
 import java.time.LocalDateTime;
 import java.util.Arrays;

@@ -1,7 +1,7 @@
 package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
-import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Histogram;
 import app.tychon.core.statistics.KernelDensity;

@@ -2,8 +2,8 @@ package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.simulation.Outcomes;
-import app.tychon.core.simulation.RunMonitor;
-import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Sample;
 import java.time.LocalDateTime;
 

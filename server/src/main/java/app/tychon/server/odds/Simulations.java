@@ -1,6 +1,6 @@
 package app.tychon.server.odds;
 
-import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.LiveRun;
 import app.tychon.server.memory.Recent;

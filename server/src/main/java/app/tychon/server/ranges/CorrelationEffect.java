@@ -1,7 +1,7 @@
 package app.tychon.server.ranges;
 
 import app.tychon.core.analysis.CorrelationReport;
-import app.tychon.core.simulation.CompiledPlan;
+import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.server.live.Outlook;
 import java.util.List;
 

@@ -1,7 +1,7 @@
 package app.tychon.server.runs;
 
-import app.tychon.core.simulation.Interim;
-import app.tychon.core.simulation.RunMonitor;
+import app.tychon.core.simulation.settings.Interim;
+import app.tychon.core.simulation.settings.RunMonitor;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;

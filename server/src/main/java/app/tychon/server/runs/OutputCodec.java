@@ -1,6 +1,6 @@
 package app.tychon.server.runs;
 
-import app.tychon.core.simulation.Output;
+import app.tychon.core.simulation.result.Output;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;

@@ -1,7 +1,7 @@
 package app.tychon.server.runs;
 
 import app.tychon.core.model.Plan;
-import app.tychon.core.simulation.RunResult;
+import app.tychon.core.simulation.result.RunResult;
 
 /**
  * A run opened for reading.

@@ -2,14 +2,14 @@ package app.tychon.server.runs;
 
 import static app.tychon.server.runs.Packing.read;
 
-import app.tychon.core.simulation.ActivityResult;
-import app.tychon.core.simulation.BranchResult;
-import app.tychon.core.simulation.RunResult;
-import app.tychon.core.simulation.RunResult.DrivingPath;
-import app.tychon.core.simulation.RunResult.RiskResult;
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Sampling;
-import app.tychon.core.simulation.Steadiness;
+import app.tychon.core.simulation.result.ActivityResult;
+import app.tychon.core.simulation.result.BranchResult;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.result.RunResult.DrivingPath;
+import app.tychon.core.simulation.result.RunResult.RiskResult;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.settings.Steadiness;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;

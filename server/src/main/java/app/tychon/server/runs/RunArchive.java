@@ -1,8 +1,8 @@
 package app.tychon.server.runs;
 
 import app.tychon.core.model.Plan;
-import app.tychon.core.simulation.Output;
-import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.result.Output;
+import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.ProjectFileWriter;
 import app.tychon.server.memory.Recent;

@@ -1,8 +1,8 @@
 package app.tychon.server.runs;
 
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Sampling;
-import app.tychon.core.simulation.Steadiness;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.server.database.Ids;
 import app.tychon.server.plan.LoadedPlan;
 import jakarta.persistence.Column;

@@ -1,8 +1,8 @@
 package app.tychon.server.runs;
 
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Sampling;
-import app.tychon.core.simulation.Steadiness;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.settings.Steadiness;
 import jakarta.annotation.Nullable;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;

@@ -1,7 +1,7 @@
 package app.tychon.server.runs;
 
 import app.tychon.core.simulation.RunNeeds;
-import app.tychon.core.simulation.RunSettings;
+import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import java.util.UUID;

@@ -2,11 +2,11 @@ package app.tychon.server.runs;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.InvalidPlanException;
-import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.RunResult;
-import app.tychon.core.simulation.RunSettings;
 import app.tychon.core.simulation.Simulation;
-import app.tychon.core.simulation.Steadiness;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;

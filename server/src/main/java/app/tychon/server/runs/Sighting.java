@@ -1,6 +1,6 @@
 package app.tychon.server.runs;
 
-import app.tychon.core.simulation.Interim;
+import app.tychon.core.simulation.settings.Interim;
 import app.tychon.server.live.Outlook;
 import app.tychon.server.plan.LoadedPlan;
 import java.util.concurrent.CompletableFuture;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.core.RandomPlans;
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.server.ServerTest;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.ConflictException;

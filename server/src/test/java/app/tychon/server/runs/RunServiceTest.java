@@ -14,8 +14,8 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.tychon.core.RandomPlans;
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Sampling;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;

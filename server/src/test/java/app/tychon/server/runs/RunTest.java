@@ -11,14 +11,14 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import app.tychon.core.RandomPlans;
-import app.tychon.core.simulation.CompiledPlan;
-import app.tychon.core.simulation.Output;
-import app.tychon.core.simulation.RunMonitor;
-import app.tychon.core.simulation.RunResult;
-import app.tychon.core.simulation.RunSettings;
-import app.tychon.core.simulation.Sampling;
 import app.tychon.core.simulation.Simulation;
-import app.tychon.core.simulation.Steadiness;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Output;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.server.RunningTest;
 import app.tychon.server.plan.PlanStore;
 import com.fasterxml.jackson.databind.JsonNode;

@@ -1,9 +1,0 @@
-package app.tychon.core.simulation;
-
-/** How the draws of one stream are spread over the iterations. */
-public enum Sampling {
-    /** Every draw independent. */
-    PLAIN,
-    /** Latin hypercube within blocks of {@value Draws#BLOCK} iterations. */
-    LATIN
-}

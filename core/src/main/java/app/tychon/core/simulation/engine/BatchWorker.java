@@ -1,0 +1,92 @@
+package app.tychon.core.simulation.engine;
+
+import app.tychon.core.schedule.BranchSpans;
+import app.tychon.core.schedule.CriticalTrace;
+import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Lanes;
+import app.tychon.core.schedule.Network;
+import app.tychon.core.simulation.draws.Batch;
+import app.tychon.core.simulation.draws.Draws;
+import app.tychon.core.simulation.draws.Scratch;
+import app.tychon.core.simulation.money.CostLanes;
+import app.tychon.core.simulation.money.CostModel;
+import app.tychon.core.simulation.risk.Strikes;
+import java.util.function.IntConsumer;
+
+/** One thread's working space for batches of iterations, and the order of an iteration. */
+public final class BatchWorker {
+    public final Lanes lanes;
+    public final BranchSpans spans;
+    public final Strikes strikes;
+    public final CostLanes money;
+    public final CriticalTrace trace;
+    private final CompiledPlan plan;
+    private final Network network;
+    private final ForwardPass pass;
+    private final Batch none;
+
+    /** @param width most iterations at a time */
+    public BatchWorker(CompiledPlan plan, Draws draws, int width) {
+        this.plan = plan;
+        none = new Batch(draws, 0, 0, new Scratch());
+        network = plan.network();
+        pass = plan.pass();
+        lanes = new Lanes(network.size(), width);
+        spans = new BranchSpans(network, width);
+        strikes = plan.risks().space();
+        money = plan.costs().space();
+        trace = new CriticalTrace(network, pass, plan.target());
+    }
+
+    /** Iterations for this thread, as in {@link Batch}. */
+    public Batch batch(int first, int count) {
+        return none.at(first, count);
+    }
+
+    /**
+     * Let risks strike; draw a duration, bend it and place the activity, one after the other; trace what was critical; add
+     * up the money.
+     *
+     * @param placed is told of each activity while its row is still in the processor's cache
+     * @param spending is told of money item by item
+     */
+    public void iterate(Batch batch, IntConsumer placed, CostModel.Spending spending) {
+        int count = batch.count();
+        lanes.begin(count);
+        spans.begin(count);
+        plan.risks().strike(batch, plan::duration, strikes);
+        for (int i = 0; i < network.size(); i++) {
+            double[] duration = lanes.duration[i];
+            plan.duration(i).sample(batch, duration);
+            plan.risks().bend(i, batch, strikes, duration);
+            addHistory(network.work(i).done(), duration, count);
+            pass.place(i, lanes, count);
+            spans.add(i, lanes, count);
+            placed.accept(i);
+        }
+        spans.rollUp(count);
+        trace.run(lanes, count);
+        plan.costs().run(batch, lanes, spans, strikes, money, spending);
+    }
+
+    private static void addHistory(double done, double[] duration, int count) {
+        for (int k = 0; done > 0 && k < count; k++) {
+            duration[k] += done;
+        }
+    }
+
+    /** Instant of the project's finish in a lane. */
+    public double finish(int lane) {
+        return lanes.end[lane];
+    }
+
+    /** Working minutes of the project calendar from the project's start to its finish in a lane. */
+    public double duration(int lane) {
+        return pass.projectWork(lanes.end[lane]);
+    }
+
+    /** Instant at which the first activity of the project starts in a lane. */
+    public double start(int lane) {
+        return spans.start[spans.start.length - 1][lane];
+    }
+}

@@ -1,0 +1,152 @@
+package app.tychon.core.simulation.engine;
+
+import app.tychon.core.simulation.draws.Batch;
+import app.tychon.core.simulation.draws.Draws;
+import app.tychon.core.simulation.money.CostModel.Spending;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Steadiness;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntPredicate;
+import java.util.function.Supplier;
+
+/**
+ * Hands batches of {@value Batch#WIDTH} iterations to threads, in turn. Whoever has taken one finishes it, so what
+ * is done is always the beginning of the run, whoever did which.
+ */
+public final class Batches {
+    /** One thread's work: does a batch. */
+    @FunctionalInterface
+    public interface Work {
+        void batch(int first, int count);
+    }
+
+    /** Keeps what is wanted of a batch that has been worked off. */
+    @FunctionalInterface
+    public interface Keeper {
+        void keep(BatchWorker worker, int first, int count);
+    }
+
+    private final RunSettings settings;
+    private final RunMonitor monitor;
+    private final AtomicInteger next = new AtomicInteger();
+    private final AtomicInteger done = new AtomicInteger();
+    private final BitSet finished = new BitSet();
+
+    public Batches(RunSettings settings, RunMonitor monitor) {
+        this.settings = settings;
+        this.monitor = monitor;
+    }
+
+    /**
+     * Works off all iterations of a plan.
+     *
+     * @return how many were done
+     * @throws CancellationException as {@link #run}
+     */
+    public static int each(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Keeper keeper) {
+        Draws draws = new Draws(settings.seed(), settings.sampling());
+        Batches batches = new Batches(settings, monitor);
+        batches.run(
+                () -> {
+                    BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
+                    return (first, count) -> {
+                        worker.iterate(worker.batch(first, count), i -> {}, Spending.UNSEEN);
+                        keeper.keep(worker, first, count);
+                    };
+                },
+                done -> false);
+        return batches.done();
+    }
+
+    /**
+     * Works off the run.
+     *
+     * @param <W>    what each thread works with
+     * @param enough asked between rounds, with the iterations done, whether they suffice
+     * @return what each thread worked with
+     * @throws CancellationException when stopped before anything was done, or the thread is interrupted
+     */
+    public <W extends Work> List<W> run(Supplier<W> worker, IntPredicate enough) {
+        int round = settings.until().isPresent() ? Steadiness.STEP : settings.iterations();
+        List<W> workers = new ArrayList<>();
+        for (int t = 0; t < settings.threads(); t++) {
+            workers.add(worker.get());
+        }
+        ExecutorService threads = settings.threads() == 1 ? null : Executors.newFixedThreadPool(settings.threads());
+        try {
+            for (int end = round; done.get() < settings.iterations() && !isStopped(); end += round) {
+                workOff(workers, threads, Math.min(end, settings.iterations()));
+                if (done.get() >= end && enough.test(done.get())) {
+                    break;
+                }
+            }
+        } finally {
+            if (threads != null) {
+                threads.shutdownNow();
+            }
+        }
+        if (done.get() == 0) {
+            throw new CancellationException("stopped before the first iterations were done");
+        }
+        return workers;
+    }
+
+    public int done() {
+        return done.get();
+    }
+
+    /** Iterations from the first on of which none is missing; what threads wrote of them is seen by who asks. */
+    public int doneInOrder() {
+        synchronized (finished) {
+            return Math.min(settings.iterations(), finished.nextClearBit(0) * Batch.WIDTH);
+        }
+    }
+
+    private boolean isStopped() {
+        return monitor.stopRequested() || Thread.currentThread().isInterrupted();
+    }
+
+    private <W extends Work> void workOff(List<W> workers, ExecutorService threads, int end) {
+        if (threads == null) {
+            workOff(workers.get(0), end);
+            return;
+        }
+        List<Future<?>> futures = new ArrayList<>();
+        workers.forEach(worker -> futures.add(threads.submit(() -> workOff(worker, end))));
+        try {
+            for (Future<?> future : futures) {
+                future.get();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new CancellationException("interrupted");
+        } catch (ExecutionException e) {
+            throw new IllegalStateException("the simulation failed: " + e.getCause(), e.getCause());
+        }
+    }
+
+    private void workOff(Work worker, int end) {
+        while (!isStopped()) {
+            int first = next.getAndAdd(Batch.WIDTH);
+            if (first >= end) {
+                next.addAndGet(-Batch.WIDTH);
+                return;
+            }
+            int count = Math.min(Batch.WIDTH, end - first);
+            worker.batch(first, count);
+            synchronized (finished) {
+                finished.set(first / Batch.WIDTH);
+            }
+            monitor.progress(done.addAndGet(count), settings.iterations());
+        }
+    }
+}

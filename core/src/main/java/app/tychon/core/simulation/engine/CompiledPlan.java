@@ -1,0 +1,221 @@
+package app.tychon.core.simulation.engine;
+
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.Basis;
+import app.tychon.core.model.Correlation;
+import app.tychon.core.model.Estimate;
+import app.tychon.core.model.Estimates;
+import app.tychon.core.model.Plan;
+import app.tychon.core.schedule.CriticalTrace;
+import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Network;
+import app.tychon.core.schedule.PlannedSpans;
+import app.tychon.core.schedule.Schedule;
+import app.tychon.core.schedule.Scheduler;
+import app.tychon.core.schedule.Work;
+import app.tychon.core.simulation.draws.Dependence;
+import app.tychon.core.simulation.draws.RandomStream;
+import app.tychon.core.simulation.draws.ShapeTables;
+import app.tychon.core.simulation.draws.UncertainInput;
+import app.tychon.core.simulation.money.CostCompiler;
+import app.tychon.core.simulation.money.CostModel;
+import app.tychon.core.simulation.risk.RiskCompiler;
+import app.tychon.core.simulation.risk.RiskModel;
+import app.tychon.core.simulation.settings.Input;
+import app.tychon.core.simulation.settings.Variation;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * A plan made ready to simulate, in one variation of it: network, uncertain durations, risks and costs. Immutable; share
+ * it between runs. Variations share all that is costly to make.
+ */
+public final class CompiledPlan {
+    /** What all variations share, and which one this is. */
+    record Parts(
+            Network network,
+            ForwardPass pass,
+            Schedule schedule,
+            PlannedSpans planned,
+            ShapeTables tables,
+            UncertainInput[] durations,
+            Map<String, UncertainInput> amounts,
+            Variation variation,
+            int target) {
+        Parts with(Variation other, int otherTarget) {
+            return new Parts(network, pass, schedule, planned, tables, durations, amounts, other, otherTarget);
+        }
+    }
+
+    private final Parts parts;
+    private final UncertainInput[] durations;
+    private final Map<String, UncertainInput> amounts;
+    private final Dependence dependence;
+    private final RiskModel risks;
+    private final CostModel costs;
+
+    private CompiledPlan(Parts parts) {
+        this.parts = parts;
+        Network network = parts.network();
+        Variation variation = parts.variation();
+        dependence = Dependence.of(
+                variation.correlations() ? network.plan().correlations() : List.of(), this::independentStream);
+        durations = new UncertainInput[network.size()];
+        for (int i = 0; i < durations.length; i++) {
+            durations[i] = varied(
+                    parts.durations()[i],
+                    Input.Kind.ESTIMATE,
+                    network.activity(i).id(),
+                    expected(i));
+        }
+        amounts = new HashMap<>();
+        network.plan()
+                .costs()
+                .forEach(line -> amounts.put(
+                        line.id(), varied(parts.amounts().get(line.id()), Input.Kind.COST, line.id(), line.amount())));
+        risks = RiskCompiler.compile(network, variation, parts.tables(), parts.planned());
+        costs = CostCompiler.compile(network, parts.pass(), parts.planned(), variation, amounts, risks.money());
+    }
+
+    /**
+     * Compiles a plan with all its uncertainty, without responses.
+     *
+     * @throws app.tychon.core.model.InvalidPlanException with every problem of the plan
+     */
+    public static CompiledPlan of(Plan plan) {
+        Network network = Network.of(plan);
+        ForwardPass pass = new ForwardPass(network);
+        ShapeTables tables = new ShapeTables();
+        Estimates estimates = Estimates.of(plan);
+        UncertainInput[] durations = new UncertainInput[network.size()];
+        // Tables of inverses cost the most of compiling, and no row's depends on another's.
+        IntStream.range(0, durations.length)
+                .parallel()
+                .forEach(i -> durations[i] = duration(network, i, estimates.of(network.activity(i)), tables));
+        return new CompiledPlan(new Parts(
+                network,
+                pass,
+                Scheduler.schedule(network),
+                new PlannedSpans(network, pass),
+                tables,
+                durations,
+                CostCompiler.amounts(network, tables),
+                Variation.CURRENT,
+                CriticalTrace.PROJECT));
+    }
+
+    /** The same plan in another variation. */
+    public CompiledPlan with(Variation variation) {
+        return new CompiledPlan(parts.with(variation, parts.target()));
+    }
+
+    /**
+     * The same plan, in which activities are critical, and paths drive, towards a milestone or activity instead of the
+     * project's finish.
+     *
+     * @throws IllegalArgumentException where there is no such activity, or it is a hammock
+     */
+    public CompiledPlan towards(String id) {
+        boolean exists = network().plan().activities().stream().anyMatch(a -> a.id().equals(id) && !a.isHammock());
+        if (!exists) {
+            throw new IllegalArgumentException("there is no milestone or activity \"" + id + "\" to aim at");
+        }
+        return new CompiledPlan(parts.with(parts.variation(), network().position(id)));
+    }
+
+    /** What of an activity is still to be worked. Where work is under way, the estimate is scaled to what remains. */
+    private static UncertainInput duration(
+            Network network, int position, Optional<Estimate> estimate, ShapeTables tables) {
+        Activity activity = network.activity(position);
+        Work work = network.work(position);
+        double planned = network.planned(position);
+        double share = planned > 0 ? work.remaining() / planned : 1;
+        boolean isOver = work.isFinished() || work.isUnderWay() && (work.remaining() == 0 || planned == 0);
+        return estimate.filter(e -> !isOver)
+                .filter(e -> e.basis() != Basis.FACTOR || planned > 0)
+                .map(e -> new UncertainInput(
+                        RandomStream.of(RandomStream.Role.DURATION, activity.id()),
+                        tables.notBelowZero(e.shape()),
+                        activity.minutesEach(e.basis(), network.calendar(position)) * share))
+                .orElseGet(() -> UncertainInput.certain(work.remaining()));
+    }
+
+    private double expected(int position) {
+        return parts.network().work(position).remaining();
+    }
+
+    private UncertainInput varied(UncertainInput input, Input.Kind kind, String id, double planned) {
+        if (input.isCertain()) {
+            return parts.variation().estimates() ? input : UncertainInput.certain(planned);
+        }
+        if (!parts.variation().estimates() || parts.variation().holds(kind, id)) {
+            return UncertainInput.certain(planned);
+        }
+        return input.drawnFrom(dependence.of(id, (RandomStream) input.chances()));
+    }
+
+    /** The stream of an estimate of the plan, where it is uncertain. */
+    private Optional<RandomStream> independentStream(String member) {
+        UncertainInput input = parts.amounts().get(member);
+        if (input == null) {
+            input = parts.durations()[parts.network().position(member)];
+        }
+        return input.isCertain() ? Optional.empty() : Optional.of((RandomStream) input.chances());
+    }
+
+    public Network network() {
+        return parts.network();
+    }
+
+    /** The plan without uncertainty. */
+    public Schedule schedule() {
+        return parts.schedule();
+    }
+
+    /** Planned cost of all lines and resources. */
+    public double plannedCost() {
+        return costs.planned();
+    }
+
+    /** The correlations that take part in this variation. */
+    public List<Correlation> correlations() {
+        return parts.variation().correlations() ? network().plan().correlations() : List.of();
+    }
+
+    /** The rank correlations realised for one of {@link #correlations}: as asked, or the nearest that are possible. */
+    public double[][] usedCorrelation(String id) {
+        return dependence.used(id);
+    }
+
+    public Variation variation() {
+        return parts.variation();
+    }
+
+    /** What criticality is towards: a position, or {@link CriticalTrace#PROJECT}. */
+    int target() {
+        return parts.target();
+    }
+
+    public ForwardPass pass() {
+        return parts.pass();
+    }
+
+    public UncertainInput duration(int position) {
+        return durations[position];
+    }
+
+    public UncertainInput amount(String line) {
+        return amounts.get(line);
+    }
+
+    public RiskModel risks() {
+        return risks;
+    }
+
+    public CostModel costs() {
+        return costs;
+    }
+}

@@ -1,0 +1,2 @@
+/** What the work costs, apart by cause. */
+package app.tychon.core.simulation.money;

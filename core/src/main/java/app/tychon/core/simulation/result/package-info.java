@@ -1,0 +1,2 @@
+/** What a run gives. */
+package app.tychon.core.simulation.result;
