@@ -45,6 +45,8 @@ class ArchitectureTest {
             .consideringOnlyDependenciesInLayers()
             .layer("questions")
             .definedBy("..core.simulation")
+            .layer("difference")
+            .definedBy("..core.simulation.difference")
             .layer("tally")
             .definedBy("..core.simulation.tally")
             .layer("result")
@@ -61,20 +63,23 @@ class ArchitectureTest {
             .definedBy("..core.simulation.settings")
             .whereLayer("questions")
             .mayNotBeAccessedByAnyLayer()
+            .whereLayer("difference")
+            .mayNotBeAccessedByAnyLayer()
             .whereLayer("tally")
-            .mayOnlyBeAccessedByLayers("questions")
+            .mayOnlyBeAccessedByLayers("questions", "difference")
             .whereLayer("result")
-            .mayOnlyBeAccessedByLayers("questions", "tally")
+            .mayOnlyBeAccessedByLayers("questions", "difference", "tally")
             .whereLayer("engine")
-            .mayOnlyBeAccessedByLayers("questions", "tally")
+            .mayOnlyBeAccessedByLayers("questions", "difference", "tally")
             .whereLayer("money")
-            .mayOnlyBeAccessedByLayers("questions", "tally", "engine")
+            .mayOnlyBeAccessedByLayers("questions", "difference", "tally", "engine")
             .whereLayer("risk")
-            .mayOnlyBeAccessedByLayers("questions", "tally", "engine", "money")
+            .mayOnlyBeAccessedByLayers("questions", "difference", "tally", "engine", "money")
             .whereLayer("draws")
-            .mayOnlyBeAccessedByLayers("questions", "tally", "engine", "money", "risk")
+            .mayOnlyBeAccessedByLayers("questions", "difference", "tally", "engine", "money", "risk")
             .whereLayer("settings")
-            .mayOnlyBeAccessedByLayers("questions", "tally", "result", "engine", "money", "risk", "draws");
+            .mayOnlyBeAccessedByLayers(
+                    "questions", "difference", "tally", "result", "engine", "money", "risk", "draws");
 
     /** Draws, strikes and tallies are the simulation's own; who asks it sees settings, compiled plans and results. */
     @ArchTest

@@ -1,7 +1,8 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.simulation.Outcomes;
+import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult.CostSamples;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
@@ -55,7 +56,7 @@ public final class Staircase {
                 correlated.withRisks(RiskSetting.AFTER_RESPONSE));
         List<Step> steps = new ArrayList<>();
         for (Cause cause : Cause.values()) {
-            Outcomes outcomes = Outcomes.of(plan.with(variations.get(cause.ordinal())), settings, monitor);
+            Outcomes outcomes = Simulation.outcomes(plan.with(variations.get(cause.ordinal())), settings, monitor);
             if (monitor.stopRequested()) {
                 throw new CancellationException("stopped before all steps were simulated");
             }

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * First start and last finish of every branch in the lanes of a batch, instants; one thread's own. A hammock
@@ -46,6 +47,22 @@ public final class BranchSpans {
 
     public int row(String branch) {
         return rows.get(branch);
+    }
+
+    /** Positions whose dates make those of a branch, in topological order. */
+    public int[] contributors(int row) {
+        return IntStream.range(0, rowOf.length)
+                .filter(i -> !isHammock[i] || !holdsWork[rowOf[i]])
+                .filter(i -> reaches(rowOf[i], row))
+                .toArray();
+    }
+
+    private boolean reaches(int from, int row) {
+        int at = from;
+        while (at != row && at >= 0) {
+            at = above[at] >= 0 && (holdsWork[at] || !holdsWork[above[at]]) ? above[at] : -1;
+        }
+        return at == row;
     }
 
     public void begin(int count) {

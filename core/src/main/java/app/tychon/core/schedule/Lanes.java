@@ -41,6 +41,38 @@ public final class Lanes {
         critical = new boolean[activities][width];
     }
 
+    /** Copies an activity of another working space, lane {@code at[k]} of that to lane k of this. */
+    public void take(int position, Lanes from, int[] at, int count) {
+        gather(from.duration[position], at, count, duration[position]);
+        gather(from.start[position], at, count, start[position]);
+        gather(from.finish[position], at, count, finish[position]);
+        gather(from.finishWork[position], at, count, finishWork[position]);
+    }
+
+    /** Whether an activity stands, in each lane k of this, as in lane {@code at[k]} of another. */
+    public boolean equal(int position, Lanes other, int[] at, int count) {
+        return equal(finish[position], other.finish[position], at, count)
+                && equal(start[position], other.start[position], at, count)
+                && equal(finishWork[position], other.finishWork[position], at, count)
+                && equal(duration[position], other.duration[position], at, count);
+    }
+
+    /** Copies element {@code at[k]} of one row to element k of another. */
+    public static void gather(double[] from, int[] at, int count, double[] to) {
+        for (int k = 0; k < count; k++) {
+            to[k] = from[at[k]];
+        }
+    }
+
+    private static boolean equal(double[] row, double[] other, int[] at, int count) {
+        for (int k = 0; k < count; k++) {
+            if (row[k] != other[at[k]]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** Forgets the ends of what was in the first {@code count} lanes. */
     public void begin(int count) {
         Arrays.fill(end, 0, count, Double.NEGATIVE_INFINITY);

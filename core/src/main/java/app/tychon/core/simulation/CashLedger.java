@@ -10,6 +10,9 @@ import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.Draws;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Witness;
+import app.tychon.core.simulation.money.AddedCost;
+import app.tychon.core.simulation.money.CostItem;
 import app.tychon.core.simulation.money.ResponseActions;
 import app.tychon.core.simulation.settings.RunSettings;
 import java.time.LocalDate;
@@ -42,10 +45,8 @@ final class CashLedger {
         amounts = new double[edges.length - 1][iterations];
         worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()), Batch.WIDTH);
         for (int first = 0; first < iterations; first += Batch.WIDTH) {
-            int from = first;
-            int count = Math.min(Batch.WIDTH, iterations - first);
-            worker.iterate(
-                    worker.batch(first, count), i -> {}, (on, timing, total) -> spent(on, timing, total, from, count));
+            Batch batch = worker.batch(first, Math.min(Batch.WIDTH, iterations - first));
+            worker.iterate(batch, new Posting(batch));
         }
         WorkingTime clock = WorkingTimes.clock(network.plan().project().start().toLocalDate());
         for (Action action : ResponseActions.of(plan.network().plan(), plan.variation())) {
@@ -58,7 +59,26 @@ final class CashLedger {
         return amounts;
     }
 
-    private void spent(String on, CostTiming timing, double[] total, int first, int count) {
+    /** Posts the money of a batch as it falls due. */
+    private final class Posting implements Witness {
+        private final Batch batch;
+
+        Posting(Batch batch) {
+            this.batch = batch;
+        }
+
+        @Override
+        public void spent(int index, CostItem item) {
+            post(item.on(), item.timing(), worker.money.total, batch.first(), batch.count());
+        }
+
+        @Override
+        public void added(int index, AddedCost one) {
+            post(one.on(), CostTiming.EVEN, worker.money.total, batch.first(), batch.count());
+        }
+    }
+
+    private void post(String on, CostTiming timing, double[] total, int first, int count) {
         boolean isBranch = network.branches().isBranch(on);
         int row = isBranch ? worker.spans.row(on) : network.position(on);
         if (isBranch && network.branches().beneath(on).length == 0) {

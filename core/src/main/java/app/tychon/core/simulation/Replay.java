@@ -7,7 +7,7 @@ import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.Draws;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.CompiledPlan;
-import app.tychon.core.simulation.money.CostModel.Spending;
+import app.tychon.core.simulation.engine.Witness;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
 import java.util.ArrayList;
@@ -67,7 +67,8 @@ public record Replay(
         }
         BatchWorker worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()), LANES);
         Batch batch = worker.batch(iteration - iteration % LANES, LANES);
-        worker.iterate(batch, i -> {}, Spending.UNSEEN);
+        worker.iterate(batch, Witness.NONE);
+        worker.trace.run(worker.lanes, LANES);
         int lane = iteration % LANES;
         return new Replay(
                 iteration,

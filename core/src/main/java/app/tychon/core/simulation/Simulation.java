@@ -7,8 +7,9 @@ import app.tychon.core.simulation.draws.Draws;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.Batches;
 import app.tychon.core.simulation.engine.CompiledPlan;
-import app.tychon.core.simulation.money.CostModel.Spending;
+import app.tychon.core.simulation.engine.Witness;
 import app.tychon.core.simulation.result.ActivityResult;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.result.RunResult.RiskResult;
@@ -71,7 +72,7 @@ public final class Simulation {
         planDuration = network.projectTime().work(plan.schedule().finish()) - network.workAtStart();
         int count = Math.min(PILOT, settings.iterations());
         BatchWorker pilot = new BatchWorker(plan, draws, count);
-        pilot.iterate(pilot.batch(0, count), i -> {}, Spending.UNSEEN);
+        pilot.iterate(pilot.batch(0, count), Witness.NONE);
         tallies = ActivityTallies.forPilot(pilot.lanes, count);
         branches = BranchTallies.forPilot(network, pilot.spans, count);
         batches = new Batches(settings, monitor);
@@ -88,6 +89,16 @@ public final class Simulation {
      */
     public static RunResult run(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
         return new Simulation(plan, settings, monitor).run();
+    }
+
+    /**
+     * Finish and cost alone; the values are those of {@link #run} with the same settings.
+     *
+     * @throws CancellationException when stopped before anything was done, or the thread is interrupted
+     */
+    public static Outcomes outcomes(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
+        Samples samples = new Samples(settings.iterations());
+        return samples.outcomes(plan, Batches.each(plan, settings, monitor, samples::add));
     }
 
     private RunResult run() {
@@ -202,8 +213,13 @@ public final class Simulation {
         @Override
         public void batch(int first, int count) {
             double[] batchSums = new double[ActivityTallies.sumsSize(network.size())];
-            worker.iterate(
-                    worker.batch(first, count), i -> part.addDates(i, worker.lanes, count, batchSums), Spending.UNSEEN);
+            worker.iterate(worker.batch(first, count), new Witness() {
+                @Override
+                public void placed(int position) {
+                    part.addDates(position, worker.lanes, count, batchSums);
+                }
+            });
+            worker.trace.run(worker.lanes, count);
             for (int k = 0; k < count; k++) {
                 deviations[k] = worker.duration(k) - planDuration;
             }

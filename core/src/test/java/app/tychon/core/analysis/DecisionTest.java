@@ -20,7 +20,6 @@ import app.tychon.core.model.Response;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.core.simulation.Inputs;
-import app.tychon.core.simulation.Outcomes;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.ActivityResult;
@@ -31,9 +30,7 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.core.simulation.settings.Steadiness;
-import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.statistics.Sample;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -119,47 +116,15 @@ class DecisionTest {
     }
 
     @Test
-    void removingAnInputSaysWhatItIsWorth() {
-        CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
-                .task("A", 50, new Shape.Uniform(50, 90))
-                .task("B", 50, new Shape.Uniform(48, 52))
-                .link("A", "B")
-                .risk(threat("K", 1).addsDays(new Shape.Uniform(5, 15), "B").risk())
-                .build());
-        List<Input> inputs = Inputs.of(plan).all();
-        List<Removal> told = new ArrayList<>();
-        List<Removal> removals =
-                Removal.of(plan, SETTINGS, inputs, Outcomes::duration, 0.5, RunMonitor.NONE, told::add);
-        assertThat(told).isEqualTo(removals);
-        assertThat(removals)
-                .extracting(r -> r.input().kind())
-                .containsExactly(Input.Kind.ESTIMATE, Input.Kind.ESTIMATE, Input.Kind.IMPACT);
-        // The medians add up, nearly: 70 + 50 + 10 days; A held at its planned 50 leaves 110.
-        assertThat(removals.get(0).value() / DAY).isCloseTo(110, within(0.3));
-        assertThat(removals.get(0).effect() / DAY).isCloseTo(20, within(0.5));
-        assertThat(removals.get(1).effect() / DAY).isCloseTo(0, within(0.3));
-        Variation off = plan.variation().holding(new Input.Key(Input.Kind.OCCURRENCE, "K", 0));
-        assertThat(Sample.of(Outcomes.of(plan.with(off), SETTINGS, RunMonitor.NONE)
-                                        .duration())
-                                .max()
-                        / DAY)
-                .isLessThanOrEqualTo(142);
-    }
-
-    @Test
-    void removalAndStaircaseCanBeStopped() {
-        CompiledPlan plan = CompiledPlan.of(staircase());
-        List<Removal> told = new ArrayList<>();
-        RunMonitor afterTwo = new RunMonitor() {
+    void theStaircaseCanBeStopped() {
+        RunMonitor atOnce = new RunMonitor() {
             @Override
             public boolean stopRequested() {
-                return told.size() >= 2;
+                return true;
             }
         };
-        List<Removal> removals =
-                Removal.of(plan, SETTINGS, Inputs.of(plan).all(), Outcomes::duration, 0.8, afterTwo, told::add);
-        assertThat(removals).hasSize(2);
-        assertThatThrownBy(() -> Staircase.of(plan, SETTINGS, 0.8, afterTwo)).isInstanceOf(CancellationException.class);
+        assertThatThrownBy(() -> Staircase.of(CompiledPlan.of(staircase()), SETTINGS, 0.8, atOnce))
+                .isInstanceOf(CancellationException.class);
     }
 
     @Test

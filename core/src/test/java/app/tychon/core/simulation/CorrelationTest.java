@@ -8,6 +8,7 @@ import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.model.Correlation;
 import app.tychon.core.model.Shape;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
@@ -32,7 +33,7 @@ class CorrelationTest {
     }
 
     private static double variance(CompiledPlan plan) {
-        double[] days = Arrays.stream(Outcomes.of(plan, settings(Sampling.PLAIN), RunMonitor.NONE)
+        double[] days = Arrays.stream(Simulation.outcomes(plan, settings(Sampling.PLAIN), RunMonitor.NONE)
                         .duration())
                 .map(d -> d / DAY)
                 .toArray();
@@ -147,8 +148,8 @@ class CorrelationTest {
                 .correlation(Correlation.group(
                         "R", "All", List.of("A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7", "A8", "A9"), 0.5))
                 .build());
-        Outcomes with = Outcomes.of(plan, settings(Sampling.LATIN), RunMonitor.NONE);
-        Outcomes without = Outcomes.of(
+        Outcomes with = Simulation.outcomes(plan, settings(Sampling.LATIN), RunMonitor.NONE);
+        Outcomes without = Simulation.outcomes(
                 plan.with(Variation.CURRENT.withCorrelations(false)), settings(Sampling.LATIN), RunMonitor.NONE);
         double sd = Sample.of(with.duration()).standardDeviation();
         assertThat(Sample.of(with.duration()).mean())

@@ -16,6 +16,7 @@ import app.tychon.core.model.Shape;
 import app.tychon.core.simulation.Replay.ReplayedActivity;
 import app.tychon.core.simulation.draws.RandomStream;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.result.RunResult.RiskResult;
@@ -144,7 +145,7 @@ class ReplayTest {
     void outcomesAreThoseOfTheWholeRun() {
         CompiledPlan plan = CompiledPlan.of(plan(7));
         RunResult run = Simulation.run(plan, settings(1200, 2, Sampling.LATIN), RunMonitor.NONE);
-        Outcomes outcomes = Outcomes.of(plan, settings(1200, 3, Sampling.LATIN), RunMonitor.NONE);
+        Outcomes outcomes = Simulation.outcomes(plan, settings(1200, 3, Sampling.LATIN), RunMonitor.NONE);
         assertThat(outcomes.finish()).isEqualTo(run.finish());
         assertThat(outcomes.duration()).isEqualTo(run.duration());
         assertThat(outcomes.cost()).isEqualTo(run.cost().totals());
@@ -154,7 +155,7 @@ class ReplayTest {
     void theCertainVariationIsThePlan() {
         for (int seed = 0; seed < 40; seed++) {
             CompiledPlan plan = CompiledPlan.of(plan(seed)).with(Variation.CERTAIN);
-            Outcomes outcomes = Outcomes.of(plan, settings(4, 1, Sampling.PLAIN), RunMonitor.NONE);
+            Outcomes outcomes = Simulation.outcomes(plan, settings(4, 1, Sampling.PLAIN), RunMonitor.NONE);
             for (double finish : outcomes.finish()) {
                 assertThat(finish).isCloseTo(plan.schedule().finish(), within(1e-6));
             }

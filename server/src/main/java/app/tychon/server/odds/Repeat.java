@@ -1,7 +1,8 @@
 package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
-import app.tychon.core.simulation.Outcomes;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Sample;
@@ -34,7 +35,7 @@ record Repeat(
         }
         RunSettings own = run.result().settings();
         long seed = own.seed() + number;
-        Outcomes outcomes = Outcomes.of(
+        Outcomes outcomes = Simulation.outcomes(
                 run.compiled(),
                 new RunSettings(run.result().iterations(), seed, own.sampling(), own.threads()),
                 RunMonitor.NONE);

@@ -9,9 +9,7 @@ import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.Draws;
 import app.tychon.core.simulation.draws.Scratch;
 import app.tychon.core.simulation.money.CostLanes;
-import app.tychon.core.simulation.money.CostModel;
 import app.tychon.core.simulation.risk.Strikes;
-import java.util.function.IntConsumer;
 
 /** One thread's working space for batches of iterations, and the order of an iteration. */
 public final class BatchWorker {
@@ -44,13 +42,12 @@ public final class BatchWorker {
     }
 
     /**
-     * Let risks strike; draw a duration, bend it and place the activity, one after the other; trace what was critical; add
-     * up the money.
+     * Let risks strike; draw a duration, bend it and place the activity, one after the other; add
+     * up the money. What was critical is for {@link #trace} to find, where it is wanted.
      *
-     * @param placed is told of each activity while its row is still in the processor's cache
-     * @param spending is told of money item by item
+     * @param witness is told of it as it goes
      */
-    public void iterate(Batch batch, IntConsumer placed, CostModel.Spending spending) {
+    public void iterate(Batch batch, Witness witness) {
         int count = batch.count();
         lanes.begin(count);
         spans.begin(count);
@@ -58,18 +55,20 @@ public final class BatchWorker {
         for (int i = 0; i < network.size(); i++) {
             double[] duration = lanes.duration[i];
             plan.duration(i).sample(batch, duration);
+            witness.drawn(i);
             plan.risks().bend(i, batch, strikes, duration);
-            addHistory(network.work(i).done(), duration, count);
+            addHistory(i, duration, count);
             pass.place(i, lanes, count);
             spans.add(i, lanes, count);
-            placed.accept(i);
+            witness.placed(i);
         }
         spans.rollUp(count);
-        trace.run(lanes, count);
-        plan.costs().run(batch, lanes, spans, strikes, money, spending);
+        plan.costs().run(batch, lanes, spans, strikes, money, witness);
     }
 
-    private static void addHistory(double done, double[] duration, int count) {
+    /** Adds what lies behind an activity to what is still to be worked. */
+    public void addHistory(int position, double[] duration, int count) {
+        double done = network.work(position).done();
         for (int k = 0; done > 0 && k < count; k++) {
             duration[k] += done;
         }

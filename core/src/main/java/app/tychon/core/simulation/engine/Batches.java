@@ -2,7 +2,6 @@ package app.tychon.core.simulation.engine;
 
 import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.Draws;
-import app.tychon.core.simulation.money.CostModel.Spending;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Steadiness;
@@ -59,7 +58,7 @@ public final class Batches {
                 () -> {
                     BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
                     return (first, count) -> {
-                        worker.iterate(worker.batch(first, count), i -> {}, Spending.UNSEEN);
+                        worker.iterate(worker.batch(first, count), Witness.NONE);
                         keeper.keep(worker, first, count);
                     };
                 },

@@ -3,6 +3,7 @@ package app.tychon.core.simulation.engine;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.Correlation;
+import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Plan;
@@ -23,10 +24,12 @@ import app.tychon.core.simulation.risk.RiskCompiler;
 import app.tychon.core.simulation.risk.RiskModel;
 import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.Variation;
+import app.tychon.core.simulation.settings.Variation.Shortening;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -65,19 +68,37 @@ public final class CompiledPlan {
                 variation.correlations() ? network.plan().correlations() : List.of(), this::independentStream);
         durations = new UncertainInput[network.size()];
         for (int i = 0; i < durations.length; i++) {
-            durations[i] = varied(
-                    parts.durations()[i],
-                    Input.Kind.ESTIMATE,
-                    network.activity(i).id(),
-                    expected(i));
+            durations[i] = varied(i);
         }
         amounts = new HashMap<>();
-        network.plan()
-                .costs()
-                .forEach(line -> amounts.put(
-                        line.id(), varied(parts.amounts().get(line.id()), Input.Kind.COST, line.id(), line.amount())));
+        network.plan().costs().forEach(line -> amounts.put(line.id(), varied(line)));
         risks = RiskCompiler.compile(network, variation, parts.tables(), parts.planned());
-        costs = CostCompiler.compile(network, parts.pass(), parts.planned(), variation, amounts, risks.money());
+        costs = money();
+    }
+
+    /** Another variation of a plan that draws its estimates alike: what is as it was is shared. */
+    private CompiledPlan(Parts parts, CompiledPlan like) {
+        this.parts = parts;
+        Network network = parts.network();
+        Variation variation = parts.variation();
+        Set<String> unlike = variation.estimatesUnlike(like.variation());
+        dependence = like.dependence;
+        durations = unlike.isEmpty() ? like.durations : like.durations.clone();
+        amounts = new HashMap<>(like.amounts);
+        unlike.stream().filter(network::isActivity).mapToInt(network::position).forEach(i -> durations[i] = varied(i));
+        network.plan().costs().stream()
+                .filter(line -> unlike.contains(line.id()))
+                .forEach(line -> amounts.put(line.id(), varied(line)));
+        boolean sameRisks =
+                network.plan().risks().stream().allMatch(risk -> variation.treatsLike(like.variation(), risk.id()));
+        boolean sameMoney = sameRisks && unlike.stream().noneMatch(amounts::containsKey);
+        risks = sameRisks ? like.risks : RiskCompiler.compile(network, variation, parts.tables(), parts.planned());
+        costs = sameMoney ? like.costs : money();
+    }
+
+    private CostModel money() {
+        return CostCompiler.compile(
+                network(), parts.pass(), parts.planned(), parts.variation(), amounts, risks.money());
     }
 
     /**
@@ -109,7 +130,8 @@ public final class CompiledPlan {
 
     /** The same plan in another variation. */
     public CompiledPlan with(Variation variation) {
-        return new CompiledPlan(parts.with(variation, parts.target()));
+        Parts other = parts.with(variation, parts.target());
+        return variation.drawsLike(variation()) ? new CompiledPlan(other, this) : new CompiledPlan(other);
     }
 
     /**
@@ -123,7 +145,7 @@ public final class CompiledPlan {
         if (!exists) {
             throw new IllegalArgumentException("there is no milestone or activity \"" + id + "\" to aim at");
         }
-        return new CompiledPlan(parts.with(parts.variation(), network().position(id)));
+        return new CompiledPlan(parts.with(parts.variation(), network().position(id)), this);
     }
 
     /** What of an activity is still to be worked. Where work is under way, the estimate is scaled to what remains. */
@@ -143,15 +165,26 @@ public final class CompiledPlan {
                 .orElseGet(() -> UncertainInput.certain(work.remaining()));
     }
 
-    private double expected(int position) {
-        return parts.network().work(position).remaining();
+    private UncertainInput varied(int position) {
+        String id = network().activity(position).id();
+        UncertainInput input = varied(
+                parts.durations()[position],
+                Input.Kind.ESTIMATE,
+                id,
+                network().work(position).remaining());
+        Shortening shortening = variation().shortened().get(id);
+        return shortening == null ? input : input.shortened(shortening.factor(), shortening.minutes());
+    }
+
+    private UncertainInput varied(CostLine line) {
+        return varied(parts.amounts().get(line.id()), Input.Kind.COST, line.id(), line.amount());
     }
 
     private UncertainInput varied(UncertainInput input, Input.Kind kind, String id, double planned) {
         if (input.isCertain()) {
-            return parts.variation().estimates() ? input : UncertainInput.certain(planned);
+            return variation().estimates() ? input : UncertainInput.certain(planned);
         }
-        if (!parts.variation().estimates() || parts.variation().holds(kind, id)) {
+        if (!variation().estimates() || variation().holds(kind, id)) {
             return UncertainInput.certain(planned);
         }
         return input.drawnFrom(dependence.of(id, (RandomStream) input.chances()));

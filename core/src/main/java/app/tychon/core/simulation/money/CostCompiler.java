@@ -128,7 +128,7 @@ public final class CostCompiler {
         network.plan().costs().forEach(line -> lines.put(line.id(), line.on()));
         new TreeMap<>(hits).forEach((target, all) -> {
             String on = lines.getOrDefault(target, target);
-            all.forEach(hit -> added.add(new AddedCost(on, owner(on), hit)));
+            all.forEach(hit -> added.add(new AddedCost(target, on, owner(on), hit)));
         });
     }
 

@@ -24,12 +24,12 @@ public record CostItem(
         CostTiming timing,
         int owner,
         List<Hit> scaled) {
-    double growth() {
+    public double growth() {
         return PlannedCost.growth(variableShare, progressRatio);
     }
 
     /** Whether its cost follows how long the work takes. */
-    boolean followsTime() {
+    public boolean followsTime() {
         return variableShare != 0 && plannedDuration != 0;
     }
 }

@@ -14,13 +14,13 @@ public final class CostLanes {
     /** Of one item at a time, apart by cause and together. */
     final double[] itemSpread = new double[Batch.WIDTH];
 
-    final double[] itemDriven = new double[Batch.WIDTH];
-    final double[] itemRisk = new double[Batch.WIDTH];
-    final double[] total = new double[Batch.WIDTH];
+    public final double[] itemDriven = new double[Batch.WIDTH];
+    public final double[] itemRisk = new double[Batch.WIDTH];
+    public final double[] total = new double[Batch.WIDTH];
 
-    final double[] amount = new double[Batch.WIDTH];
-    final double[] duration = new double[Batch.WIDTH];
-    final double[] factor = new double[Batch.WIDTH];
+    public final double[] amount = new double[Batch.WIDTH];
+    public final double[] duration = new double[Batch.WIDTH];
+    public final double[] factor = new double[Batch.WIDTH];
 
     CostLanes(int owners) {
         this.owners = new double[owners][Batch.WIDTH];

@@ -1,6 +1,5 @@
 package app.tychon.core.simulation.money;
 
-import app.tychon.core.model.CostTiming;
 import app.tychon.core.schedule.BranchSpans;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
@@ -19,12 +18,13 @@ import java.util.Map;
  * and fixed part. Risks multiply a line's cost or add to it; actions are certain.
  */
 public final class CostModel {
-    /** Is told of money item by item: what it stands on, when it falls due, and how much it is in each lane. */
-    @FunctionalInterface
+    /** Is told of money item by item; how much it is in each lane stands in {@link CostLanes}. */
     public interface Spending {
-        Spending UNSEEN = (on, timing, total) -> {};
+        /** What an item costs; items count from 0, in an order of their own. */
+        void spent(int index, CostItem item);
 
-        void spent(String on, CostTiming timing, double[] total);
+        /** What a risk that struck adds to something, likewise. */
+        void added(int index, AddedCost one);
     }
 
     private final ForwardPass pass;
@@ -71,34 +71,39 @@ public final class CostModel {
         return new CostLanes(owners.size());
     }
 
-    List<CostItem> items() {
+    public List<CostItem> items() {
         return items;
+    }
+
+    /** What risks add, in the order in which it is added up. */
+    public List<AddedCost> added() {
+        return added;
     }
 
     /** Fills the money of every lane of a batch. */
     public void run(Batch batch, Lanes lanes, BranchSpans spans, Strikes strikes, CostLanes out, Spending spending) {
         int count = batch.count();
         out.begin(count);
-        for (CostItem item : items) {
-            price(item, batch, lanes, spans, strikes, out);
+        for (int i = 0; i < items.size(); i++) {
+            CostItem item = items.get(i);
+            item.sampled().sample(batch, out.amount);
+            duration(item, lanes, spans, count, out.duration);
+            price(item, factors(item, batch, strikes, out.factor), count, out);
             out.addItem(item.owner(), count);
-            spending.spent(item.on(), item.timing(), out.total);
+            spending.spent(i, item);
         }
-        for (AddedCost one : added) {
-            if (price(one, batch, strikes, out)) {
+        for (int i = 0; i < added.size(); i++) {
+            AddedCost one = added.get(i);
+            if (fill(one, batch, strikes, out.total)) {
                 out.addRisk(one.owner(), count);
-                spending.spent(one.on(), CostTiming.EVEN, out.total);
+                spending.added(i, one);
             }
         }
     }
 
-    /** Fills what is kept of one item at a time. */
-    private void price(CostItem item, Batch batch, Lanes lanes, BranchSpans spans, Strikes strikes, CostLanes out) {
-        int count = batch.count();
-        item.sampled().sample(batch, out.amount);
-        duration(item, lanes, spans, count, out.duration);
+    /** From the amount, duration and, where risks scale it, the factor of an item in each lane: what it costs by cause. */
+    public static void price(CostItem item, boolean scaled, int count, CostLanes out) {
         double growth = item.growth();
-        boolean scaled = factors(item, batch, strikes, out);
         for (int k = 0; k < count; k++) {
             double ratio = item.plannedDuration() > 0 ? out.duration[k] / item.plannedDuration() : 1;
             double driven = out.amount[k] * item.variableShare() * (ratio - item.progressRatio());
@@ -111,7 +116,8 @@ public final class CostModel {
         }
     }
 
-    private static boolean factors(CostItem item, Batch batch, Strikes strikes, CostLanes out) {
+    /** Fills by what risks multiply an item; false where none strikes it. */
+    public static boolean factors(CostItem item, Batch batch, Strikes strikes, double[] out) {
         boolean any = false;
         for (Hit hit : item.scaled()) {
             int event = hit.impact().event();
@@ -119,26 +125,26 @@ public final class CostModel {
                 continue;
             }
             if (!any) {
-                Arrays.fill(out.factor, 0, batch.count(), 1);
+                Arrays.fill(out, 0, batch.count(), 1);
                 any = true;
             }
             double[] sizes = hit.sizes(batch, strikes);
             for (int k = 0; k < batch.count(); k++) {
-                out.factor[k] *= strikes.count[event][k] > 0 ? sizes[k] : 1;
+                out[k] *= strikes.count[event][k] > 0 ? sizes[k] : 1;
             }
         }
         return any;
     }
 
-    /** Fills the total of what a risk adds; false where it did not strike. */
-    private static boolean price(AddedCost one, Batch batch, Strikes strikes, CostLanes out) {
+    /** Fills what a risk adds; false where it did not strike. */
+    public static boolean fill(AddedCost one, Batch batch, Strikes strikes, double[] out) {
         int event = one.hit().impact().event();
         if (!strikes.any(event)) {
             return false;
         }
         double[] sizes = one.hit().sizes(batch, strikes);
         for (int k = 0; k < batch.count(); k++) {
-            out.total[k] = strikes.count[event][k] > 0 ? sizes[k] : 0;
+            out[k] = strikes.count[event][k] > 0 ? sizes[k] : 0;
         }
         return true;
     }

@@ -60,13 +60,14 @@ public final class RiskCompiler {
         live.forEach(risk -> byId.put(risk.id(), risk));
         Map<String, double[]> exclusive = ExclusiveGroups.chances(network.plan().risks(), variation);
         live.forEach(risk -> compile(risk, exclusive));
-        CombineRisks[] combine = new CombineRisks[network.size()];
         Hit[][] hits = new Hit[network.size()][];
-        for (int i = 0; i < network.size(); i++) {
-            combine[i] = network.activity(i).combineRisks();
-            hits[i] = timeHits.getOrDefault(i, List.of()).toArray(new Hit[0]);
-        }
-        return new RiskModel(List.copyOf(compiled.values()), hits, combine, new RiskModel.MoneyHits(added, scaled));
+        boolean[] onlyLargest = new boolean[network.size()];
+        Arrays.fill(hits, new Hit[0]);
+        timeHits.forEach((position, all) -> {
+            hits[position] = all.toArray(new Hit[0]);
+            onlyLargest[position] = network.activity(position).combineRisks() == CombineRisks.LARGEST;
+        });
+        return new RiskModel(List.copyOf(compiled.values()), hits, onlyLargest, new RiskModel.MoneyHits(added, scaled));
     }
 
     private void compile(Risk risk, Map<String, double[]> exclusive) {

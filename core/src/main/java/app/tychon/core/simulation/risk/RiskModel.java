@@ -1,9 +1,9 @@
 package app.tychon.core.simulation.risk;
 
-import app.tychon.core.model.CombineRisks;
 import app.tychon.core.simulation.draws.Batch;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 
@@ -21,21 +21,24 @@ public final class RiskModel {
     /**
      * @param events   each after the one it depends on
      * @param timeHits by position, empty where nothing strikes
+     * @param onlyLargest by position, whether only the largest of what strikes it counts
      */
-    RiskModel(List<RiskEvent> events, Hit[][] timeHits, CombineRisks[] combine, MoneyHits money) {
+    RiskModel(List<RiskEvent> events, Hit[][] timeHits, boolean[] onlyLargest, MoneyHits money) {
         this.events = events;
         impacts = new ArrayList<>();
         events.forEach(event -> impacts.addAll(event.impacts()));
         this.timeHits = timeHits;
-        onlyLargest = new boolean[combine.length];
-        for (int i = 0; i < combine.length; i++) {
-            onlyLargest[i] = combine[i] == CombineRisks.LARGEST;
-        }
+        this.onlyLargest = onlyLargest;
         this.money = money;
     }
 
     public Strikes space() {
         return new Strikes(events.size(), impacts.size());
+    }
+
+    /** The same, in which every risk has still to be shared with another working space, or begun. */
+    public Strikes spaceToShare() {
+        return Strikes.withoutRows(events.size(), impacts.size());
     }
 
     public List<RiskEvent> events() {
@@ -55,16 +58,29 @@ public final class RiskModel {
     /** Decides which risks strike in the lanes of a batch, how often, and how hard where targets share a draw. */
     public void strike(Batch batch, Exposure.Source durations, Strikes strikes) {
         for (RiskEvent event : events) {
-            event.strike(batch, durations, strikes);
-            if (!strikes.any(event.index())) {
-                continue;
-            }
-            for (RiskImpact impact : event.impacts()) {
-                if (impact.isShared()) {
-                    impact.total(impact.stream(), batch, strikes, strikes.size[impact.index()]);
-                }
+            strike(event, batch, durations, strikes);
+        }
+    }
+
+    /** The same for one risk; what it depends on must have been decided. */
+    public void strike(RiskEvent event, Batch batch, Exposure.Source durations, Strikes strikes) {
+        event.strike(batch, durations, strikes);
+        for (RiskImpact impact : event.impacts()) {
+            if (impact.isShared() && strikes.any(event.index())) {
+                impact.total(impact.stream(), batch, strikes, strikes.size[impact.index()]);
             }
         }
+    }
+
+    /** Whether anything strikes the duration of an activity. */
+    public boolean strikes(int position) {
+        return timeHits[position].length > 0;
+    }
+
+    /** Whether one of some risks, by row, strikes the duration of an activity. */
+    public boolean strikes(int position, BitSet events) {
+        return Arrays.stream(timeHits[position])
+                .anyMatch(hit -> events.get(hit.impact().event()));
     }
 
     /** Decides on one risk and those it depends on alone. */

@@ -17,10 +17,35 @@ public final class Strikes {
     final double[] added = new double[Batch.WIDTH];
     private final boolean[] any;
 
+    private Strikes(int[][] count, double[][] size) {
+        this.count = count;
+        this.size = size;
+        any = new boolean[count.length];
+    }
+
     Strikes(int risks, int impacts) {
-        count = new int[risks][Batch.WIDTH];
-        size = new double[impacts][Batch.WIDTH];
-        any = new boolean[risks];
+        this(new int[risks][Batch.WIDTH], new double[impacts][Batch.WIDTH]);
+    }
+
+    /** Without rows yet: each is shared with another working space, or begun. */
+    static Strikes withoutRows(int risks, int impacts) {
+        return new Strikes(new int[risks][], new double[impacts][]);
+    }
+
+    /** Makes rows for a risk of its own. */
+    public void begin(RiskEvent event) {
+        count[event.index()] = new int[Batch.WIDTH];
+        event.impacts().forEach(impact -> size[impact.index()] = new double[Batch.WIDTH]);
+    }
+
+    /** Takes over a risk that strikes as in another working space; rows are shared. */
+    public void share(RiskEvent event, Strikes other, RiskEvent same) {
+        count[event.index()] = other.count[same.index()];
+        any[event.index()] = other.any[same.index()];
+        for (int i = 0; i < event.impacts().size(); i++) {
+            size[event.impacts().get(i).index()] =
+                    other.size[same.impacts().get(i).index()];
+        }
     }
 
     void note(int risk, int lanes) {

@@ -3,7 +3,10 @@ package app.tychon.core.simulation.settings;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What of a plan takes part in a simulation. All variations of a plan share their random numbers, so that what differs
@@ -14,13 +17,15 @@ import java.util.Set;
  * @param usual        what holds for the risks that {@code risks} does not name
  * @param risks        settings of single risks, by id
  * @param held         inputs held at their planned values (the size of an impact: at its mean)
+ * @param shortened    activities whose work takes less, by id
  */
 public record Variation(
         boolean estimates,
         boolean correlations,
         RiskSetting usual,
         Map<String, RiskSetting> risks,
-        Set<Input.Key> held) {
+        Set<Input.Key> held,
+        Map<String, Shortening> shortened) {
 
     /** Whether and how a risk takes part. */
     public enum RiskSetting {
@@ -30,34 +35,47 @@ public record Variation(
         AFTER_RESPONSE
     }
 
+    /**
+     * What still has to be worked of an activity is multiplied, then less by some minutes, and never below zero.
+     *
+     * @param minutes of the activity's own calendar
+     */
+    public record Shortening(double factor, double minutes) {
+        public double of(double duration) {
+            return Math.max(0, duration * factor - minutes);
+        }
+    }
+
     /** Everything as the plan has it, without responses. */
-    public static final Variation CURRENT = new Variation(true, true, RiskSetting.CURRENT, Map.of(), Set.of());
+    public static final Variation CURRENT =
+            new Variation(true, true, RiskSetting.CURRENT, Map.of(), Set.of(), Map.of());
 
     /** Nothing but the plan. */
-    public static final Variation CERTAIN = new Variation(false, false, RiskSetting.OFF, Map.of(), Set.of());
+    public static final Variation CERTAIN = new Variation(false, false, RiskSetting.OFF, Map.of(), Set.of(), Map.of());
 
     public Variation {
         risks = Map.copyOf(risks);
         held = Set.copyOf(held);
+        shortened = Map.copyOf(shortened);
     }
 
     public Variation withEstimates() {
-        return new Variation(true, correlations, usual, risks, held);
+        return new Variation(true, correlations, usual, risks, held, shortened);
     }
 
     public Variation withCorrelations(boolean on) {
-        return new Variation(estimates, on, usual, risks, held);
+        return new Variation(estimates, on, usual, risks, held, shortened);
     }
 
     /** One setting for all risks. */
     public Variation withRisks(RiskSetting setting) {
-        return new Variation(estimates, correlations, setting, Map.of(), held);
+        return new Variation(estimates, correlations, setting, Map.of(), held, shortened);
     }
 
     public Variation withRisk(String risk, RiskSetting setting) {
         Map<String, RiskSetting> others = new HashMap<>(risks);
         others.put(risk, setting);
-        return new Variation(estimates, correlations, usual, others, held);
+        return new Variation(estimates, correlations, usual, others, held, shortened);
     }
 
     /** With an input held at its planned value; a risk that is held does not occur. */
@@ -67,7 +85,14 @@ public record Variation(
         }
         Set<Input.Key> others = new HashSet<>(held);
         others.add(input);
-        return new Variation(estimates, correlations, usual, risks, others);
+        return new Variation(estimates, correlations, usual, risks, others, shortened);
+    }
+
+    /** With less work in an activity. */
+    public Variation shortening(String activity, Shortening shortening) {
+        Map<String, Shortening> others = new HashMap<>(shortened);
+        others.put(activity, shortening);
+        return new Variation(estimates, correlations, usual, risks, held, others);
     }
 
     public RiskSetting of(String risk) {
@@ -76,5 +101,38 @@ public record Variation(
 
     public boolean holds(Input.Kind kind, String id) {
         return held.contains(new Input.Key(kind, id, 0));
+    }
+
+    /** Whether estimates spread and move together as in another. */
+    public boolean drawsLike(Variation other) {
+        return estimates == other.estimates && correlations == other.correlations;
+    }
+
+    /** Ids of activities and cost lines whose estimates it treats otherwise than one that draws like it. */
+    public Set<String> estimatesUnlike(Variation other) {
+        Set<String> ids = new HashSet<>();
+        addUnlike(ids, held, other.held);
+        addUnlike(ids, other.held, held);
+        Stream.concat(shortened.keySet().stream(), other.shortened.keySet().stream())
+                .filter(id -> !Objects.equals(shortened.get(id), other.shortened.get(id)))
+                .forEach(ids::add);
+        return ids;
+    }
+
+    private static void addUnlike(Set<String> ids, Set<Input.Key> here, Set<Input.Key> there) {
+        here.stream()
+                .filter(key -> key.kind() != Input.Kind.IMPACT && !there.contains(key))
+                .forEach(key -> ids.add(key.id()));
+    }
+
+    /** Whether a risk takes part as it does in another. */
+    public boolean treatsLike(Variation other, String risk) {
+        return of(risk) == other.of(risk) && impactsHeld(risk).equals(other.impactsHeld(risk));
+    }
+
+    private Set<Input.Key> impactsHeld(String risk) {
+        return held.stream()
+                .filter(key -> key.kind() == Input.Kind.IMPACT && key.id().equals(risk))
+                .collect(Collectors.toSet());
     }
 }

@@ -2,6 +2,7 @@ package app.tychon.core.simulation.tally;
 
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult.CostSamples;
 import java.util.Arrays;
 
@@ -10,9 +11,9 @@ public final class Samples {
     public final double[] start;
     public final double[] finish;
     public final double[] duration;
-    final double[] spread;
-    final double[] timeDriven;
-    final double[] risk;
+    public final double[] spread;
+    public final double[] timeDriven;
+    public final double[] risk;
 
     public Samples(int iterations) {
         start = new double[iterations];
@@ -32,6 +33,26 @@ public final class Samples {
         System.arraycopy(worker.money.spread, 0, spread, first, count);
         System.arraycopy(worker.money.timeDriven, 0, timeDriven, first, count);
         System.arraycopy(worker.money.risk, 0, risk, first, count);
+    }
+
+    /** Another with the values of the first {@code iterations}. */
+    public Samples copy(int iterations) {
+        Samples other = new Samples(iterations);
+        System.arraycopy(start, 0, other.start, 0, iterations);
+        System.arraycopy(finish, 0, other.finish, 0, iterations);
+        System.arraycopy(duration, 0, other.duration, 0, iterations);
+        System.arraycopy(spread, 0, other.spread, 0, iterations);
+        System.arraycopy(timeDriven, 0, other.timeDriven, 0, iterations);
+        System.arraycopy(risk, 0, other.risk, 0, iterations);
+        return other;
+    }
+
+    /** Finish and cost of the first {@code iterations}. */
+    public Outcomes outcomes(CompiledPlan plan, int iterations) {
+        return new Outcomes(
+                Arrays.copyOf(finish, iterations),
+                Arrays.copyOf(duration, iterations),
+                cost(plan, iterations).totals());
     }
 
     public CostSamples cost(CompiledPlan plan, int iterations) {

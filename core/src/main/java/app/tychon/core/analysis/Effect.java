@@ -1,0 +1,77 @@
+package app.tychon.core.analysis;
+
+import app.tychon.core.simulation.difference.Differences;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Outcomes;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Variation;
+import app.tychon.core.statistics.Sample;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+
+/**
+ * What a variation of a plan does to a percentile, exactly: the percentile with it less that without, with the same random
+ * numbers. A risk switched off, a response, an input held at its planned value, work cut short.
+ *
+ * @param <K>        what the variation is known by
+ * @param iterations futures it rests on
+ * @param differing  share of them, 0 to 1, in which it makes a difference at all, but for the cost of actions
+ * @param finish     the percentile of the finish with it, an instant in minutes
+ * @param duration   working minutes of the project calendar
+ * @param cost       money
+ */
+public record Effect<K>(K key, int iterations, double differing, double finish, Moved duration, Moved cost) {
+
+    /**
+     * How a percentile moves.
+     *
+     * @param value  the percentile with the variation
+     * @param change that, less the percentile without
+     * @param error  half-width of the 95 % interval of the change, from {@link Sections}
+     */
+    public record Moved(double value, double change, double error) {}
+
+    /**
+     * Works out many variations at once.
+     *
+     * @param level      of the percentile, 0 to 1
+     * @param monitor    may ask to stop; then the effects over the futures done by then are the result
+     * @param asTheyCome is told, from the threads that work, of all effects over the futures done so far, again and again
+     * @return strongest first: by what they do to the duration, then to cost
+     * @throws java.util.concurrent.CancellationException when stopped before anything was done, or interrupted
+     */
+    public static <K> List<Effect<K>> of(
+            CompiledPlan plan,
+            RunSettings settings,
+            Map<K, Variation> variations,
+            double level,
+            RunMonitor monitor,
+            Consumer<List<Effect<K>>> asTheyCome) {
+        return of(
+                Differences.of(plan, settings, variations, monitor, some -> asTheyCome.accept(of(some, level))), level);
+    }
+
+    private static <K> List<Effect<K>> of(Differences<K> differences, double level) {
+        Outcomes own = differences.own();
+        Sections duration = new Sections(own.duration(), level);
+        Sections cost = new Sections(own.cost(), level);
+        return differences.keys().stream()
+                .map(key -> {
+                    Outcomes its = differences.of(key);
+                    return new Effect<>(
+                            key,
+                            differences.iterations(),
+                            differences.differing(key),
+                            Sample.of(its.finish()).percentile(level),
+                            duration.moved(its.duration()),
+                            cost.moved(its.cost()));
+                })
+                .sorted(Comparator.<Effect<K>>comparingDouble(
+                                effect -> -Math.abs(effect.duration().change()))
+                        .thenComparingDouble(effect -> -Math.abs(effect.cost().change())))
+                .toList();
+    }
+}

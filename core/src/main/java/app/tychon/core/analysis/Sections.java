@@ -1,0 +1,53 @@
+package app.tychon.core.analysis;
+
+import app.tychon.core.analysis.Effect.Moved;
+import app.tychon.core.statistics.Sample;
+import java.util.Arrays;
+
+/**
+ * How far a percentile moves between two samples of the same futures, and how well that is known. The futures are cut into
+ * ten sections of equal size, each of which gives the change on its own; their spread, by Student's t, is the interval of
+ * the change (sectioning; Asmussen, Glynn, "Stochastic Simulation", 2007, III.5).
+ */
+final class Sections {
+    private static final int COUNT = 10;
+    /** Of Student's t with nine degrees of freedom, both sides together 5 %. */
+    private static final double QUANTILE = 2.262157;
+    /** Fewer futures to a section say nothing of a percentile. */
+    private static final int LEAST = 20;
+
+    private final double level;
+    private final double whole;
+    private final double[] parts;
+    private final int size;
+
+    /** @param own the values of the plan itself, one a future */
+    Sections(double[] own, double level) {
+        this.level = level;
+        size = own.length / COUNT;
+        whole = Sample.of(own).percentile(level);
+        parts = percentiles(own);
+    }
+
+    private double[] percentiles(double[] values) {
+        double[] percentiles = new double[size < LEAST ? 0 : COUNT];
+        for (int s = 0; s < percentiles.length; s++) {
+            percentiles[s] = Sample.of(Arrays.copyOfRange(values, s * size, (s + 1) * size))
+                    .percentile(level);
+        }
+        return percentiles;
+    }
+
+    /** The error is not known, NaN, from fewer than 200 futures. */
+    Moved moved(double[] values) {
+        double value = Sample.of(values).percentile(level);
+        double[] others = percentiles(values);
+        double[] changes = new double[others.length];
+        for (int s = 0; s < changes.length; s++) {
+            changes[s] = others[s] - parts[s];
+        }
+        double error =
+                changes.length == 0 ? Double.NaN : QUANTILE * Sample.of(changes).standardDeviation() / Math.sqrt(COUNT);
+        return new Moved(value, value - whole, error);
+    }
+}

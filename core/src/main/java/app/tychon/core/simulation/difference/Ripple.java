@@ -1,0 +1,223 @@
+package app.tychon.core.simulation.difference;
+
+import app.tychon.core.schedule.BranchSpans;
+import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Lanes;
+import app.tychon.core.schedule.Network;
+import app.tychon.core.schedule.Successors;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * How other durations of some activities spread through a few futures of a batch: what comes after is placed again as long
+ * as anything before it has moved. One thread's own.
+ */
+final class Ripple {
+    /** Most futures at a time. */
+    static final int WIDTH = 64;
+
+    private final Network network;
+    private final ForwardPass pass;
+    private final Successors successors;
+    private final KeptBatch kept;
+    private final Lanes lanes;
+    private final BitSet waiting = new BitSet();
+    private final BitSet moved = new BitSet();
+    /** By position, the last spreading in which its row was filled. */
+    private final int[] filled;
+
+    /** What can finish the project. */
+    private final BitSet finishing = new BitSet();
+
+    private int spreading;
+    private int[] at;
+    private int count;
+    private final Map<String, BitSet> contributors = new HashMap<>();
+
+    Ripple(KeptBatch kept, Successors successors) {
+        this.kept = kept;
+        this.successors = successors;
+        network = kept.plan.network();
+        pass = kept.plan.pass();
+        lanes = new Lanes(network.size(), WIDTH);
+        filled = new int[network.size()];
+        for (int i = 0; i < network.size(); i++) {
+            finishing.set(i, !network.isHammock(i));
+        }
+    }
+
+    /**
+     * Places what moves.
+     *
+     * @param at        lanes of the batch that are looked at
+     * @param positions of which durations may differ
+     * @param durations theirs in every lane of the batch
+     */
+    void spread(int[] at, int count, int[] positions, double[][] durations) {
+        this.at = at;
+        this.count = count;
+        spreading++;
+        moved.clear();
+        lanes.begin(count);
+        for (int p = 0; p < positions.length; p++) {
+            waiting.set(positions[p]);
+            filled[positions[p]] = spreading;
+            Lanes.gather(durations[p], at, count, lanes.duration[positions[p]]);
+        }
+        for (int i = waiting.nextSetBit(0); i >= 0; i = waiting.nextSetBit(i + 1)) {
+            waiting.clear(i);
+            if (filled[i] != spreading) {
+                filled[i] = spreading;
+                Lanes.gather(kept.worker.lanes.duration[i], at, count, lanes.duration[i]);
+            }
+            for (int link = network.firstIn(i); link < network.firstIn(i + 1); link++) {
+                fill(network.from(link));
+            }
+            pass.place(i, lanes, count);
+            if (!lanes.equal(i, kept.worker.lanes, at, count)) {
+                moved.set(i);
+                for (int out = successors.firstOut(i); out < successors.firstOut(i + 1); out++) {
+                    waiting.set(successors.to(out));
+                }
+            }
+        }
+    }
+
+    /** Takes a row over from the plan's own futures, unless it is there. */
+    private void fill(int position) {
+        if (filled[position] != spreading) {
+            filled[position] = spreading;
+            lanes.take(position, kept.worker.lanes, at, count);
+        }
+    }
+
+    boolean hasMoved(int position) {
+        return moved.get(position);
+    }
+
+    /** Durations of an activity in the lanes looked at. */
+    void durations(int position, double[] out) {
+        if (moved.get(position)) {
+            System.arraycopy(lanes.duration[position], 0, out, 0, count);
+        } else {
+            Lanes.gather(kept.worker.lanes.duration[position], at, count, out);
+        }
+    }
+
+    /** Instants of the project's finish in the lanes looked at. */
+    void ends(double[] out) {
+        Lanes own = kept.worker.lanes;
+        boolean isOpen = isOpen(finishing, own.end);
+        for (int k = 0; k < count; k++) {
+            out[k] = isOpen ? lanes.end[k] : Math.max(own.end[at[k]], lanes.end[k]);
+        }
+        if (isOpen) {
+            latestOfOthers(finishing, out);
+        }
+    }
+
+    /** Whether anything that makes the dates of a branch has moved. */
+    boolean hasMovedIn(String branch) {
+        return moved.intersects(contributors(branch));
+    }
+
+    /** Working minutes of the project calendar from the first start to the last finish of a branch. */
+    void span(String branch, double[] out) {
+        int row = kept.worker.spans.row(branch);
+        double[] first = new double[count];
+        double[] last = new double[count];
+        BranchSpans spans = kept.worker.spans;
+        latest(contributors(branch), spans.finish[row], last);
+        earliest(contributors(branch), spans.start[row], first);
+        for (int k = 0; k < count; k++) {
+            out[k] = pass.projectWork(last[k]) - pass.projectWork(first[k]);
+        }
+    }
+
+    private BitSet contributors(String branch) {
+        return contributors.computeIfAbsent(branch, one -> {
+            BitSet positions = new BitSet();
+            Arrays.stream(kept.worker.spans.contributors(kept.worker.spans.row(one)))
+                    .forEach(positions::set);
+            return positions;
+        });
+    }
+
+    /** The latest finish: what it was, unless what made it has moved; then it is looked for. */
+    private void latest(BitSet among, double[] before, double[] out) {
+        boolean isOpen = isOpen(among, before);
+        if (isOpen) {
+            Arrays.fill(out, 0, count, Double.NEGATIVE_INFINITY);
+        } else {
+            Lanes.gather(before, at, count, out);
+        }
+        for (int i = moved.nextSetBit(0); i >= 0; i = moved.nextSetBit(i + 1)) {
+            for (int k = 0; among.get(i) && k < count; k++) {
+                out[k] = Math.max(out[k], lanes.finish[i][k]);
+            }
+        }
+        if (isOpen) {
+            latestOfOthers(among, out);
+        }
+    }
+
+    /** Whether what finished last has moved to an earlier finish in any lane. */
+    private boolean isOpen(BitSet among, double[] before) {
+        for (int i = moved.previousSetBit(network.size()); i >= 0; i = moved.previousSetBit(i - 1)) {
+            double[] was = kept.worker.lanes.finish[i];
+            for (int k = 0; among.get(i) && k < count; k++) {
+                if (was[at[k]] == before[at[k]] && lanes.finish[i][k] < was[at[k]]) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private void latestOfOthers(BitSet among, double[] out) {
+        double least = least(out);
+        for (int i : kept.latestFirst) {
+            if (kept.latest[i] <= least) {
+                return;
+            }
+            if (among.get(i) && !moved.get(i)) {
+                double[] own = kept.worker.lanes.finish[i];
+                for (int k = 0; k < count; k++) {
+                    out[k] = Math.max(out[k], own[at[k]]);
+                }
+                least = least(out);
+            }
+        }
+    }
+
+    private double least(double[] row) {
+        double least = row[0];
+        for (int k = 1; k < count; k++) {
+            least = Math.min(least, row[k]);
+        }
+        return least;
+    }
+
+    private void earliest(BitSet among, double[] before, double[] out) {
+        Lanes own = kept.worker.lanes;
+        Lanes.gather(before, at, count, out);
+        boolean isOpen = false;
+        for (int i = moved.nextSetBit(0); i >= 0; i = moved.nextSetBit(i + 1)) {
+            for (int k = 0; among.get(i) && k < count; k++) {
+                double was = own.start[i][at[k]];
+                isOpen |= was == before[at[k]] && lanes.start[i][k] > was;
+                out[k] = Math.min(out[k], lanes.start[i][k]);
+            }
+        }
+        if (isOpen) {
+            Arrays.fill(out, 0, count, Double.POSITIVE_INFINITY);
+            for (int i = among.nextSetBit(0); i >= 0; i = among.nextSetBit(i + 1)) {
+                for (int k = 0; k < count; k++) {
+                    out[k] = Math.min(out[k], moved.get(i) ? lanes.start[i][k] : own.start[i][at[k]]);
+                }
+            }
+        }
+    }
+}

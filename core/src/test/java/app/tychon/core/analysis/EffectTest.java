@@ -1,0 +1,212 @@
+package app.tychon.core.analysis;
+
+import static app.tychon.core.Risks.threat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import app.tychon.core.PlanBuilder;
+import app.tychon.core.RandomPlans;
+import app.tychon.core.analysis.DayGain.Cut;
+import app.tychon.core.analysis.LateFutures.Shared;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Shape;
+import app.tychon.core.simulation.Inputs;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Outcomes;
+import app.tychon.core.simulation.settings.Input;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.settings.Variation;
+import app.tychon.core.simulation.settings.Variation.RiskSetting;
+import app.tychon.core.statistics.Sample;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CancellationException;
+import org.junit.jupiter.api.Test;
+
+/** What single changes of a plan do to its percentiles, and what late futures share. */
+class EffectTest {
+    private static final int N = 20_000;
+    private static final double DAY = 480;
+    private static final RunSettings SETTINGS = new RunSettings(N, 17, Sampling.LATIN, 2);
+
+    private static Plan chain() {
+        return new PlanBuilder()
+                .task("A", 50, new Shape.Uniform(50, 90))
+                .task("B", 50, new Shape.Uniform(48, 52))
+                .link("A", "B")
+                .risk(threat("K", 0.4).addsDays(new Shape.Fixed(10), "B").risk())
+                .build();
+    }
+
+    private static Map<Input.Key, Variation> without(CompiledPlan plan) {
+        Map<Input.Key, Variation> variations = new LinkedHashMap<>();
+        Inputs.of(plan)
+                .all()
+                .forEach(input -> variations.put(input.key(), plan.variation().holding(input.key())));
+        return variations;
+    }
+
+    @Test
+    void takingAnInputAwaySaysWhatItIsWorth() {
+        CompiledPlan plan = CompiledPlan.of(chain());
+        List<Effect<Input.Key>> effects = Effect.of(plan, SETTINGS, without(plan), 0.5, RunMonitor.NONE, early -> {});
+        assertThat(effects)
+                .extracting(effect -> effect.key().kind() + effect.key().id())
+                .containsExactly("ESTIMATEA", "OCCURRENCEK", "ESTIMATEB");
+        // With everything the median is 50 + 70 + 0.4 × 10 days. With A held at 50, six in ten futures lie at 50 to 48
+        // to 52
+        // days more, the others 10 beyond, so the median is 98 and five sixths of 4. The density there is 1 in 40 days.
+        double error = 4 * 0.5 / Math.sqrt(N) * 40;
+        assertThat(effects.get(0).duration().change() / DAY).isCloseTo(98 + 4 * 5 / 6.0 - 124, within(error));
+        assertThat(effects.get(0).differing()).isCloseTo(1, within(0.001));
+        assertThat(effects.get(1).differing()).isCloseTo(0.4, within(1e-9));
+        Outcomes off = Simulation.outcomes(
+                plan.with(plan.variation().withRisk("K", RiskSetting.OFF)), SETTINGS, RunMonitor.NONE);
+        assertThat(effects.get(1).duration().value())
+                .isEqualTo(Sample.of(off.duration()).percentile(0.5));
+        assertThat(effects.get(1).finish()).isEqualTo(Sample.of(off.finish()).percentile(0.5));
+        assertThat(effects.get(1).iterations()).isEqualTo(N);
+    }
+
+    @Test
+    void theErrorHoldsTheTruthAsOftenAsItSays() {
+        CompiledPlan plan = CompiledPlan.of(chain());
+        Map<String, Variation> off = Map.of("K", plan.variation().withRisk("K", RiskSetting.OFF));
+        RunSettings many = new RunSettings(400_000, 99, Sampling.PLAIN, 2);
+        double truth = Effect.of(plan, many, off, 0.8, RunMonitor.NONE, early -> {})
+                .get(0)
+                .duration()
+                .change();
+        int seeds = 300;
+        int held = 0;
+        for (int seed = 0; seed < seeds; seed++) {
+            RunSettings few = new RunSettings(1000, seed, Sampling.PLAIN, 1);
+            Effect.Moved moved = Effect.of(plan, few, off, 0.8, RunMonitor.NONE, early -> {})
+                    .get(0)
+                    .duration();
+            held += Math.abs(moved.change() - truth) <= moved.error() ? 1 : 0;
+        }
+        // 95 % less four standard errors of a share.
+        assertThat((double) held / seeds).isGreaterThan(0.95 - 4 * Math.sqrt(0.95 * 0.05 / seeds));
+    }
+
+    @Test
+    void fewFuturesGiveNoError() {
+        CompiledPlan plan = CompiledPlan.of(chain());
+        RunSettings few = new RunSettings(100, 1, Sampling.LATIN, 1);
+        assertThat(Effect.of(plan, few, without(plan), 0.5, RunMonitor.NONE, early -> {}))
+                .allMatch(effect -> Double.isNaN(effect.duration().error()));
+    }
+
+    @Test
+    void effectsComeEarlyStrongestFirst() {
+        CompiledPlan plan = CompiledPlan.of(chain());
+        List<List<Effect<Input.Key>>> told = new ArrayList<>();
+        RunSettings settings = new RunSettings(1500, 17, Sampling.LATIN, 1);
+        Effect.of(plan, settings, without(plan), 0.5, RunMonitor.NONE, told::add);
+        assertThat(told).hasSize(2);
+        assertThat(told.get(0)).extracting(Effect::iterations).containsOnly(500);
+        assertThat(told.get(0).get(0).key().id()).isEqualTo("A");
+    }
+
+    @Test
+    void aDayOfACriticalChainBuysADayAndOneWithFloatNothing() {
+        Plan plan = new PlanBuilder()
+                .task("A", 20, new Shape.Uniform(18, 30))
+                .task("B", 2, new Shape.Uniform(1, 3))
+                .task("C", 20)
+                .milestone("E")
+                .link("A", "C")
+                .link("C", "E")
+                .link("B", "E")
+                .build();
+        CompiledPlan compiled = CompiledPlan.of(plan);
+        List<String> ids = List.of("E", "A", "B", "C");
+        List<Effect<String>> told = new ArrayList<>();
+        List<Effect<String>> days = DayGain.of(compiled, SETTINGS, ids, Cut.DAY, 0.8, RunMonitor.NONE, told::addAll);
+        assertThat(told).isEqualTo(days);
+        assertThat(days).extracting(Effect::key).containsExactlyInAnyOrder("A", "C", "B");
+        assertThat(change(days, "A")).isCloseTo(-1, within(1e-9));
+        assertThat(change(days, "C")).isCloseTo(-1, within(1e-9));
+        assertThat(change(days, "B")).isZero();
+        List<Effect<String>> tenths = DayGain.of(compiled, SETTINGS, ids, Cut.TENTH, 0.8, RunMonitor.NONE, early -> {});
+        assertThat(change(tenths, "C")).isCloseTo(-2, within(1e-9));
+        // The P80 of A is 27.6 days.
+        assertThat(change(tenths, "A")).isCloseTo(-2.76, within(0.02));
+    }
+
+    private static double change(List<Effect<String>> effects, String key) {
+        return effects.stream()
+                        .filter(effect -> effect.key().equals(key))
+                        .findFirst()
+                        .orElseThrow()
+                        .duration()
+                        .change()
+                / DAY;
+    }
+
+    @Test
+    void whatTakesLongCanBeStopped() {
+        CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(2, 30));
+        RunMonitor atOnce = new RunMonitor() {
+            @Override
+            public boolean stopRequested() {
+                return true;
+            }
+        };
+        assertThat(DayGain.of(plan, SETTINGS, List.of("A1", "A2"), Cut.DAY, 0.8, atOnce, early -> {}))
+                .isEmpty();
+        double[] finish = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE).finish();
+        double threshold = Sample.of(finish).percentile(0.8);
+        assertThatThrownBy(() -> LateFutures.of(plan, SETTINGS, finish, threshold, atOnce))
+                .isInstanceOf(CancellationException.class);
+    }
+
+    @Test
+    void lateFuturesShareWhatMadeThemLate() {
+        CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
+                .task("A", 10, new Shape.Uniform(0, 20))
+                .task("B", 1, new Shape.Uniform(0.5, 1.5))
+                .task("C", 3, new Shape.Uniform(1, 5))
+                .milestone("E")
+                .link("A", "E")
+                .link("B", "E")
+                .link("C", "E")
+                .risk(threat("K", 0.2).addsDays(new Shape.Fixed(40), "A").risk())
+                .build());
+        double[] duration = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE).duration();
+        // Beyond 20 days lie the futures in which the risk struck, and no others.
+        List<Shared> shared = LateFutures.of(plan, SETTINGS, duration, 21 * DAY, RunMonitor.NONE);
+        assertThat(shared.get(0).input().kind()).isEqualTo(Input.Kind.OCCURRENCE);
+        assertThat(shared.get(0).late()).isEqualTo(1);
+        assertThat(shared.get(0).others()).isZero();
+        // A share of 0.2 has a standard deviation of 0.4.
+        assertThat(shared.get(0).difference()).isCloseTo(1 / 0.4, within(1e-9));
+        assertThat(shared.subList(1, 4)).allMatch(s -> Math.abs(s.difference()) < 4 * Math.sqrt(1 / (0.16 * N)));
+        // Among those of 15 to 20 days without it, A is long.
+        CompiledPlan calm = plan.with(plan.variation().withRisk("K", RiskSetting.OFF));
+        double[] calmly = Simulation.outcomes(calm, SETTINGS, RunMonitor.NONE).duration();
+        Shared long_ = LateFutures.of(calm, SETTINGS, calmly, 15 * DAY, RunMonitor.NONE)
+                .get(0);
+        assertThat(long_.input().id()).isEqualTo("A");
+        assertThat(long_.late() / DAY).isCloseTo(17.5, within(0.1));
+        assertThat(long_.low()).isLessThan(long_.difference()).isPositive();
+        assertThat(long_.high()).isGreaterThan(long_.difference());
+    }
+
+    @Test
+    void aThresholdMustPartTheFutures() {
+        CompiledPlan plan = CompiledPlan.of(chain());
+        double[] duration = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE).duration();
+        assertThatThrownBy(() -> LateFutures.of(plan, SETTINGS, duration, 1e9, RunMonitor.NONE))
+                .hasMessage("no future lies beyond the threshold");
+        assertThatThrownBy(() -> LateFutures.of(plan, SETTINGS, duration, 0, RunMonitor.NONE))
+                .hasMessage("every future lies beyond the threshold");
+    }
+}
