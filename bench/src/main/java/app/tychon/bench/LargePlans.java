@@ -13,6 +13,7 @@ import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Progress;
 import app.tychon.core.model.Project;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
@@ -31,14 +32,23 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 
-/** Plans of any size, made the same way every time: two links an activity, triangular and PERT estimates in turn. */
-final class LargePlans {
-    private static final int REACH = 60;
+/**
+ * Plans of any size, made the same way every time: two links an activity, triangular and PERT estimates in turn.
+ *
+ * @param mixed    whether every tenth activity is a milestone, half of them at the beginning of a shift, half at the end
+ * @param underWay whether the first fifth has begun or is done, and every branch has a hammock
+ */
+record LargePlans(int activities, int calendars, int costLines, int risks, boolean mixed, boolean underWay) {
+    static final int REACH = 600;
     private static final int BRANCH = 250;
+    private static final LocalDateTime START = LocalDateTime.of(2027, 3, 1, 8, 0);
 
-    private LargePlans() {}
+    /** The one most figures are about. */
+    static LargePlans large(int calendars, boolean mixed, boolean underWay) {
+        return new LargePlans(10_000, calendars, 500, 200, mixed, underWay);
+    }
 
-    static Plan plan(int activities, int calendars, int costLines, int risks) {
+    Plan plan() {
         Random random = new Random(activities);
         List<CalendarDefinition> weeks = new ArrayList<>();
         for (int c = 0; c < calendars; c++) {
@@ -51,11 +61,20 @@ final class LargePlans {
         List<Activity> rows = new ArrayList<>();
         List<Link> links = new ArrayList<>();
         for (int i = 0; i < activities; i++) {
-            rows.add(activity(i, "c" + random.nextInt(calendars), 2 + random.nextInt(28), random));
+            Activity row = activity(i, "c" + random.nextInt(calendars), 2 + random.nextInt(28), random);
+            boolean isMilestone = mixed && i % 10 == 9;
+            rows.add(isMilestone ? milestone(i, row.calendar()) : underWay ? begun(i, row) : row);
             for (int l = 0; i > 0 && l < 2; l++) {
                 int from = Math.max(0, i - 1 - random.nextInt(REACH));
-                links.add(new Link("A" + from, "A" + i, LinkType.FS, WorkDuration.ZERO));
+                boolean atStart = isMilestone && i % 20 == 9;
+                links.add(new Link("A" + from, "A" + i, atStart ? LinkType.SS : LinkType.FS, WorkDuration.ZERO));
             }
+        }
+        for (int b = 0; underWay && b * BRANCH < activities; b++) {
+            rows.add(Activity.of("H" + b, "W" + b, "Branch", ActivityKind.HAMMOCK, WorkDuration.ZERO, "c0"));
+            int last = Math.min(activities, (b + 1) * BRANCH) - 1;
+            links.add(new Link("A" + b * BRANCH, "H" + b, LinkType.SS, WorkDuration.ZERO));
+            links.add(new Link("A" + last, "H" + b, LinkType.FF, WorkDuration.ZERO));
         }
         List<CostLine> costs = new ArrayList<>();
         for (int c = 0; c < costLines; c++) {
@@ -74,22 +93,40 @@ final class LargePlans {
                 "bench",
                 "Benchmark",
                 "EUR",
-                LocalDateTime.of(2027, 3, 1, 8, 0),
-                Optional.empty(),
+                START,
+                underWay ? Optional.of(START.plusYears(1)) : Optional.empty(),
                 "c0",
                 LagCalendar.PREDECESSOR,
                 Targets.NONE);
         return Plan.of(project, weeks, wbs, rows, links)
                 .edit()
                 .costs(costs)
-                .risks(risks(risks, activities, random))
+                .risks(risks(random))
                 .done();
     }
 
+    private static Activity milestone(int i, String calendar) {
+        return Activity.of(
+                "A" + i, "W" + i / BRANCH, "Milestone " + i, ActivityKind.MILESTONE, WorkDuration.ZERO, calendar);
+    }
+
+    /** Of the first fifth two in three are done, the others have begun. */
+    private Activity begun(int i, Activity row) {
+        if (i >= activities / 5) {
+            return row;
+        }
+        LocalDateTime start = START.plusDays(i % 200).plusHours(2);
+        boolean isDone = i % 3 > 0;
+        return row.withProgress(new Progress(
+                Optional.of(start),
+                isDone ? Optional.of(start.plusDays(20)) : Optional.empty(),
+                isDone ? Optional.empty() : Optional.of(WorkDuration.days(1 + i % 5))));
+    }
+
     /** Threats of a few days, each on one to three activities. */
-    private static List<Risk> risks(int count, int activities, Random random) {
-        List<Risk> risks = new ArrayList<>();
-        for (int r = 0; r < count; r++) {
+    private List<Risk> risks(Random random) {
+        List<Risk> all = new ArrayList<>();
+        for (int r = 0; r < risks; r++) {
             List<String> on = IntStream.rangeClosed(0, random.nextInt(3))
                     .mapToObj(t -> "A" + random.nextInt(activities))
                     .distinct()
@@ -99,7 +136,7 @@ final class LargePlans {
                     Impact.Effect.ADD_TIME,
                     Impact.Draw.SHARED,
                     new Estimate(new Shape.Triangular(1, 4, 15), Basis.DAYS));
-            risks.add(new Risk(
+            all.add(new Risk(
                     "K" + r,
                     "Risk " + r,
                     Risk.Kind.THREAT,
@@ -113,7 +150,7 @@ final class LargePlans {
                     Optional.empty(),
                     Optional.empty()));
         }
-        return risks;
+        return all;
     }
 
     private static Activity activity(int i, String calendar, int days, Random random) {

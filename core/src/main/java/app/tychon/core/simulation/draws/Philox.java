@@ -21,7 +21,7 @@ public final class Philox {
      * Writes the four output words for a counter and key, and those for the counter whose first word is one more, to
      * {@code out}, from {@code at} on. Two at a time, since a processor can work on one while it waits for the other.
      */
-    static void generatePair(int c0, int c1, int c2, int c3, int key0, int key1, int[] out, int at) {
+    public static void generatePair(int c0, int c1, int c2, int c3, int key0, int key1, int[] out, int at) {
         int k0 = key0;
         int k1 = key1;
         int a0 = c0;
