@@ -176,7 +176,7 @@ function Shown({ plan, runs, source, run, view, onView, compared, onCompare }: S
           source={source}
           run={run}
           compared={compared}
-          beside={other ? ofRun(plan, other) : ofLive(live.view, live.current)}
+          beside={other ? ofRun(plan, other) : ofLive(plan, live.view, live.current)}
           onCompare={onCompare}
         />
       )}

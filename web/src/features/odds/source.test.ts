@@ -39,13 +39,15 @@ describe("whose odds are looked at", () => {
   });
 
   it("are live where no run is named, and say why there are none", () => {
-    const view = { revision: 5, state: "refined", run: "live1" } as LiveView;
-    expect(ofLive(view, true)).toEqual({ key: "live1", current: true, refusal: undefined });
-    expect(ofLive(view, false).current).toBe(false);
-    expect(ofLive({ revision: 5, state: "refused", refusal: "a loop" } as LiveView, true).refusal).toBe(
+    const view = { revision: 5, state: "refined", run: "live1", runRevision: 5 } as LiveView;
+    expect(ofLive(plan, view, true)).toEqual({ key: "live1", current: true, refusal: undefined });
+    expect(ofLive(plan, view, false).current).toBe(false);
+    const first = { ...view, state: "live", runRevision: 4 } as LiveView;
+    expect(ofLive(plan, first, true).current, "while only finish and cost are known").toBe(false);
+    expect(ofLive(plan, { revision: 5, state: "refused", refusal: "a loop" } as LiveView, true).refusal).toBe(
       "a loop",
     );
-    expect(ofLive(undefined, false).key).toBeUndefined();
+    expect(ofLive(plan, undefined, false).key).toBeUndefined();
   });
 
   it("are called by number, name, futures and seed", () => {

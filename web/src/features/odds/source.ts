@@ -40,7 +40,7 @@ export function useSource(plan: PlanView, runs: RunView[]) {
       },
       { replace: true },
     );
-  return { source: run ? ofRun(plan, run) : ofLive(live.view, live.current), choose };
+  return { source: run ? ofRun(plan, run) : ofLive(plan, live.view, live.current), choose };
 }
 
 export const ofRun = (plan: PlanView, run: RunView): Source => ({
@@ -49,9 +49,10 @@ export const ofRun = (plan: PlanView, run: RunView): Source => ({
   current: run.revision === plan.project.revision,
 });
 
-export const ofLive = (view: LiveView | undefined, current: boolean): Source => ({
+/** The simulation behind live odds follows them: until they are refined it is of an older plan. */
+export const ofLive = (plan: PlanView, view: LiveView | undefined, current: boolean): Source => ({
   key: view?.run,
-  current,
+  current: current && (view?.runRevision ?? -1) >= plan.project.revision,
   refusal: current && view?.state === "refused" ? view.refusal : undefined,
 });
 

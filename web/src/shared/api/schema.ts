@@ -1703,6 +1703,8 @@ export interface components {
             state: "updating" | "live" | "refined" | "refused";
             /** Format: uuid */
             run?: string;
+            /** Format: int64 */
+            runRevision?: number;
             outlook?: components["schemas"]["Outlook"];
             first?: components["schemas"]["Outlook"];
             refusal?: string;

@@ -58,17 +58,11 @@ public final class DayGain {
                 .filter(activity -> canShorten(network, activity))
                 .toList();
         List<Effect<String>> gains = new ArrayList<>();
-        RunMonitor quiet = new RunMonitor() {
-            @Override
-            public boolean stopRequested() {
-                return monitor.stopRequested();
-            }
-        };
         for (int from = 0; from < open.size(); from += LOT) {
             List<Activity> lot = open.subList(from, Math.min(open.size(), from + LOT));
             try {
                 List<Effect<String>> some =
-                        Effect.of(plan, settings, variations(plan, lot, cut), level, quiet, early -> {});
+                        Effect.of(plan, settings, variations(plan, lot, cut), level, monitor.quiet(), early -> {});
                 if (monitor.stopRequested()) {
                     // They may rest on fewer futures than the others.
                     return gains;

@@ -44,11 +44,11 @@ public final class PlanChange {
     public static List<Step> of(Plan earlier, Plan later, RunSettings settings, double level, RunMonitor monitor) {
         List<Step> steps = new ArrayList<>();
         Set<Kind> changed = EnumSet.noneOf(Kind.class);
-        steps.add(step(Optional.empty(), earlier, settings, level, monitor));
+        steps.add(step(Optional.empty(), earlier, settings, level, monitor.quiet()));
         for (Kind kind : Kind.values()) {
             changed.add(kind);
             Plan hybrid = changed.size() == Kind.values().length ? later : HybridPlan.of(earlier, later, changed);
-            steps.add(step(Optional.of(kind), hybrid, settings, level, monitor));
+            steps.add(step(Optional.of(kind), hybrid, settings, level, monitor.quiet()));
             monitor.progress(steps.size(), Kind.values().length + 1);
         }
         return steps;

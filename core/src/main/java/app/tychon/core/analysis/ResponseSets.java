@@ -190,7 +190,7 @@ public final class ResponseSets {
                 }
                 lot.put(Set.copyOf(set), variation);
             }
-            Differences<Set<String>> answers = Differences.of(plan, settings, lot, new Quiet(), early -> {});
+            Differences<Set<String>> answers = Differences.of(plan, settings, lot, monitor.quiet(), early -> {});
             if (answers.iterations() < settings.iterations()) {
                 throw new CancellationException("stopped before these sets were worked out in full");
             }
@@ -236,13 +236,5 @@ public final class ResponseSets {
             return Double.NaN;
         }
         return goal == Goal.FINISH ? together : together - costOf(affordable);
-    }
-
-    /** Tells nothing of single futures, but stops when asked to. */
-    private final class Quiet implements RunMonitor {
-        @Override
-        public boolean stopRequested() {
-            return monitor.stopRequested();
-        }
     }
 }

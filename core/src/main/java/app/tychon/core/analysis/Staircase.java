@@ -56,7 +56,8 @@ public final class Staircase {
                 correlated.withRisks(RiskSetting.AFTER_RESPONSE));
         List<Step> steps = new ArrayList<>();
         for (Cause cause : Cause.values()) {
-            Outcomes outcomes = Simulation.outcomes(plan.with(variations.get(cause.ordinal())), settings, monitor);
+            Outcomes outcomes =
+                    Simulation.outcomes(plan.with(variations.get(cause.ordinal())), settings, monitor.quiet());
             if (monitor.stopRequested()) {
                 throw new CancellationException("stopped before all steps were simulated");
             }

@@ -16,12 +16,12 @@ public final class Outputs {
      *
      * @param iterations how many of the run's
      * @throws IllegalArgumentException where the plan has no such activity, nor such a branch with activities
-     * @throws java.util.concurrent.CancellationException when the thread is interrupted
+     * @throws java.util.concurrent.CancellationException when it is stopped before anything was done, or the thread is
+     *     interrupted
      */
-    public static Output of(CompiledPlan plan, RunSettings settings, int iterations, String id) {
+    public static Output of(CompiledPlan plan, RunSettings settings, int iterations, String id, RunMonitor monitor) {
         OutputSamples samples = OutputSamples.of(plan, iterations, id);
         RunSettings enough = new RunSettings(iterations, settings.seed(), settings.sampling(), settings.threads());
-        return samples.result(Batches.each(plan, enough, RunMonitor.NONE, samples::add))
-                .get(0);
+        return samples.result(Batches.each(plan, enough, monitor, samples::add)).get(0);
     }
 }

@@ -22,6 +22,8 @@ public record RunNeeds(long watched, long bytes) {
     private static final long AN_ITERATION = 2 * (6 * 8 + 8) + 120;
     /** Counts of duration, start and finish, as they are added up and as they are kept. */
     private static final long TALLIES = 3 * 400 * (2 + 4);
+    /** A row of a plan, compiled: its text, its place in the network, its distribution with a table of inverses. */
+    private static final long ROW = 3000;
     /** Duration, start, finish and whether it is critical, side by side. */
     private static final long LANES = (3 * 8 + 1) * (long) Batch.WIDTH;
 
@@ -38,5 +40,14 @@ public record RunNeeds(long watched, long bytes) {
                 + 3 * Double.BYTES * kept
                 + rows * (RunResult.AN_ACTIVITY + TALLIES + settings.threads() * (TALLIES + LANES));
         return new RunNeeds(watched, bytes);
+    }
+
+    /** About how much memory a plan takes once it is compiled. */
+    public static long ofPlan(Plan plan) {
+        return ROW
+                * (plan.activities().size()
+                        + plan.links().size()
+                        + plan.costs().size()
+                        + plan.assignments().size());
     }
 }

@@ -136,10 +136,13 @@ class DecidedTest {
                             Activity.of("H" + branch, branch, "Hire", ActivityKind.HAMMOCK, WorkDuration.ZERO, "std"));
         }
         CompiledPlan compiled = CompiledPlan.of(plan.build());
-        double[] inside = Outputs.of(compiled, SETTINGS, 1000, "inside").duration();
-        assertThat(Outputs.of(compiled, SETTINGS, 1000, "X").duration()).containsExactly(inside, within(1e-6));
-        double[] hammock = Outputs.of(compiled, SETTINGS, 1000, "Honly").duration();
-        assertThat(Outputs.of(compiled, SETTINGS, 1000, "only").duration())
+        double[] inside =
+                Outputs.of(compiled, SETTINGS, 1000, "inside", RunMonitor.NONE).duration();
+        assertThat(Outputs.of(compiled, SETTINGS, 1000, "X", RunMonitor.NONE).duration())
+                .containsExactly(inside, within(1e-6));
+        double[] hammock =
+                Outputs.of(compiled, SETTINGS, 1000, "Honly", RunMonitor.NONE).duration();
+        assertThat(Outputs.of(compiled, SETTINGS, 1000, "only", RunMonitor.NONE).duration())
                 .as("a branch of nothing else has the hammock's span")
                 .containsExactly(hammock, within(1e-6));
     }

@@ -15,6 +15,7 @@ import app.tychon.core.simulation.CashFlow.Period;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.statistics.DateSample;
 import java.time.DayOfWeek;
 import java.util.Arrays;
@@ -36,7 +37,7 @@ class ExactnessTest {
         CompiledPlan compiled = CompiledPlan.of(plan.build());
         RunResult result = DecidedTest.run(compiled);
         for (String id : List.of("A", "B")) {
-            Output all = Outputs.of(compiled, DecidedTest.SETTINGS, 1000, id);
+            Output all = Outputs.of(compiled, DecidedTest.SETTINGS, 1000, id, RunMonitor.NONE);
             assertThat(DecidedTest.of(result, id).meanStart())
                     .isCloseTo(Arrays.stream(all.start()).average().orElse(0), within(1e-5));
             assertThat(DecidedTest.of(result, id).meanFinish())

@@ -37,7 +37,7 @@ class OutputTest {
         RunResult run = Simulation.run(plan, SETTINGS, RunMonitor.NONE);
         assertThat(run.outputs()).isNotEmpty();
         for (Output kept : run.outputs()) {
-            Output again = Outputs.of(plan, SETTINGS, SETTINGS.iterations(), kept.id());
+            Output again = Outputs.of(plan, SETTINGS, SETTINGS.iterations(), kept.id(), RunMonitor.NONE);
             assertThat(again.kind()).isEqualTo(kept.kind());
             assertThat(again.start()).isEqualTo(kept.start());
             assertThat(again.finish()).isEqualTo(kept.finish());
@@ -50,7 +50,7 @@ class OutputTest {
     void theWholeProjectIsABranchToo() {
         CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(12, 40));
         RunResult run = Simulation.run(plan, SETTINGS, RunMonitor.NONE);
-        Output project = Outputs.of(plan, SETTINGS, SETTINGS.iterations(), Plan.PROJECT);
+        Output project = Outputs.of(plan, SETTINGS, SETTINGS.iterations(), Plan.PROJECT, RunMonitor.NONE);
         assertThat(project.finish()).isEqualTo(run.finish());
         assertThat(project.start()).isEqualTo(run.start());
         double[] totals = run.cost().totals();
@@ -64,7 +64,7 @@ class OutputTest {
         CompiledPlan plan = CompiledPlan.of(RandomPlans.manyCalendars(3, 25));
         List<Activity> activities = plan.network().plan().activities();
         int last = activities.size() - 1;
-        Output output = Outputs.of(plan, SETTINGS, 40, activities.get(last).id());
+        Output output = Outputs.of(plan, SETTINGS, 40, activities.get(last).id(), RunMonitor.NONE);
         for (int i = 0; i < 40; i++) {
             Replay.ReplayedActivity replayed =
                     Replay.of(plan, SETTINGS, i).activities().get(last);
@@ -135,7 +135,8 @@ class OutputTest {
         CompiledPlan plan =
                 CompiledPlan.of(new PlanBuilder().task("A", 1).branch("E", "W").build());
         for (String id : List.of("B", "E")) {
-            assertThatThrownBy(() -> Outputs.of(plan, SETTINGS, 100, id)).hasMessageContaining("\"" + id + "\"");
+            assertThatThrownBy(() -> Outputs.of(plan, SETTINGS, 100, id, RunMonitor.NONE))
+                    .hasMessageContaining("\"" + id + "\"");
         }
     }
 

@@ -1,6 +1,6 @@
 package app.tychon.server.live;
 
-import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.RunResult;
@@ -12,7 +12,11 @@ import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.pool.EnginePool;
+import app.tychon.server.pool.Urgency;
+import app.tychon.server.problems.BusyException;
 import jakarta.annotation.PreDestroy;
+import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -27,9 +31,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
- * Keeps the odds of the projects people look at up to date: a short simulation after every edit, then a longer one while
- * nothing happens. Of a burst of edits the newest counts; the others stop at once. One project after the other has its
- * turn on one thread, so that live work takes no more than its share.
+ * Keeps the odds of the projects people look at up to date: a short simulation of finish and cost alone after every edit,
+ * then a longer one of everything while nothing happens. Of a burst of edits the newest counts; the others stop at once.
  */
 @Service
 public class LiveOdds {
@@ -40,6 +43,8 @@ public class LiveOdds {
     private static final int MOST_KEPT = 50;
     /** Simulations kept whole; of a large plan one may take 100 MB. */
     private static final int MOST_RUNS = 6;
+
+    private static final long MOST_BYTES = Recent.shareOfMemory(0.15);
     /** The answer to an edit goes out before its odds take the processor. */
     private static final int BREATH_MS = 60;
 
@@ -47,7 +52,8 @@ public class LiveOdds {
 
     private final PlanStore plans;
     private final ProjectEvents events;
-    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
+    private final EnginePool pool;
+    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "live-odds");
         thread.setDaemon(true);
         return thread;
@@ -57,11 +63,15 @@ public class LiveOdds {
     private final Map<UUID, Long> wanted = new ConcurrentHashMap<>();
 
     /** The last simulations, to be read like recorded runs while they are the newest. */
-    private final Map<UUID, LiveRun> runs = new Recent<>(MOST_RUNS);
+    private final Map<UUID, LiveRun> runs = new Recent<>(MOST_RUNS, MOST_BYTES, LiveRun::bytes);
+    /** The last compiled version of each project, from which the next is made. */
+    private final Map<UUID, CompiledPlan> compiled = Collections.synchronizedMap(new Recent<>(
+            MOST_RUNS, MOST_BYTES, plan -> RunNeeds.ofPlan(plan.network().plan())));
 
-    LiveOdds(PlanStore plans, ProjectEvents events) {
+    LiveOdds(PlanStore plans, ProjectEvents events, EnginePool pool) {
         this.plans = plans;
         this.events = events;
+        this.pool = pool;
     }
 
     /** What is known now; where that is not of the newest plan, the newest is begun. */
@@ -73,8 +83,8 @@ public class LiveOdds {
                 return view;
             }
             // Other projects were simulated since: worked out anew, to the same numbers.
-            LiveView unread =
-                    new LiveView(view.revision(), view.state(), null, view.outlook(), view.first(), view.refusal());
+            LiveView unread = new LiveView(
+                    view.revision(), view.state(), null, null, view.outlook(), view.first(), view.refusal());
             known.put(project, unread);
             begin(project, plan);
             return unread;
@@ -86,6 +96,7 @@ public class LiveOdds {
                 plan.revision(),
                 State.UPDATING,
                 view == null ? null : view.run(),
+                view == null ? null : view.runRevision(),
                 view == null ? null : view.outlook(),
                 view == null ? null : view.first(),
                 null);
@@ -98,21 +109,41 @@ public class LiveOdds {
         }
     }
 
-    private UUID keep(CompiledPlan plan, RunResult result) {
+    private UUID keep(LiveRun run) {
         UUID id = Ids.next();
         synchronized (runs) {
-            runs.put(id, new LiveRun(plan, result));
+            runs.put(id, run);
         }
         return id;
     }
 
-    /** The short simulation of the plan as it is: the one that is known, or a new one. */
+    /** The short simulation of the plan as it is: the one that is known, or a new one that the caller waits for. */
     public Outlook first(UUID project) {
         LoadedPlan plan = plans.find(project);
         LiveView view = known.get(project);
         return view != null && view.revision() == plan.revision() && view.first() != null
                 ? view.first()
-                : Outlook.of(CompiledPlan.of(plan.plan()), FIRST, RunMonitor.NONE);
+                : pool.await(
+                        Urgency.AWAITED,
+                        project,
+                        bytes(plan, FIRST),
+                        monitor -> Outlook.of(compile(project, plan), FIRST, monitor));
+    }
+
+    private static long bytes(LoadedPlan plan, int iterations) {
+        return RunNeeds.of(plan.plan(), Outlook.settings(iterations)).bytes();
+    }
+
+    private CompiledPlan compile(UUID project, LoadedPlan plan) {
+        CompiledPlan before = compiled.get(project);
+        if (before != null && before.network() == plan.network()) {
+            return before;
+        }
+        CompiledPlan now = before == null
+                ? CompiledPlan.of(plan.network(), plan.schedule())
+                : before.next(plan.network(), plan.schedule());
+        compiled.put(project, now);
+        return now;
     }
 
     /** Only of projects that somebody has asked for; the others are worked out when they are. */
@@ -129,58 +160,78 @@ public class LiveOdds {
             known.clear();
         }
         wanted.put(project, plan.revision());
-        worker.schedule(() -> simulate(project, plan), BREATH_MS, TimeUnit.MILLISECONDS);
+        clock.schedule(() -> work(Urgency.FIRST_ODDS, project, plan, FIRST), BREATH_MS, TimeUnit.MILLISECONDS);
     }
 
-    private void simulate(UUID project, LoadedPlan plan) {
+    private void work(Urgency urgency, UUID project, LoadedPlan plan, int iterations) {
         if (isOld(project, plan.revision())) {
             return;
         }
         try {
-            CompiledPlan compiled = CompiledPlan.of(plan.plan());
-            RunResult result = run(project, plan, compiled, FIRST);
-            Outlook first = Outlook.of(compiled, result);
-            tell(project, new LiveView(plan.revision(), State.LIVE, keep(compiled, result), first, first, null));
-            worker.execute(() -> refine(project, plan, compiled, first));
+            pool.submit(urgency, project, bytes(plan, iterations), turns -> {
+                simulate(urgency, project, plan, pool.watched(turns, untilNewer(project, plan)));
+                return null;
+            });
+        } catch (BusyException e) {
+            refuse(project, plan, e.getMessage());
+        }
+    }
+
+    private void simulate(Urgency urgency, UUID project, LoadedPlan plan, RunMonitor monitor) {
+        try {
+            if (urgency == Urgency.FIRST_ODDS) {
+                tellFirst(project, plan, monitor);
+            } else {
+                refine(project, plan, monitor);
+            }
         } catch (CancellationException newer) {
             LOG.debug("Live odds of {} gave way to a newer edit", project);
-        } catch (InvalidPlanException e) {
-            refuse(project, plan, e.problems().get(0).message());
         } catch (RuntimeException e) {
             LOG.error("Live odds of {} failed", project, e);
             refuse(project, plan, "the simulation failed; the plan itself is safe");
         }
     }
 
+    private void tellFirst(UUID project, LoadedPlan plan, RunMonitor monitor) {
+        Outlook first = Outlook.of(compile(project, plan), FIRST, monitor);
+        LiveView before = known.get(project);
+        tell(
+                project,
+                new LiveView(
+                        plan.revision(),
+                        State.LIVE,
+                        before == null ? null : before.run(),
+                        before == null ? null : before.runRevision(),
+                        first,
+                        first,
+                        null));
+        work(Urgency.REFINEMENT, project, plan, REFINED);
+    }
+
     private void refuse(UUID project, LoadedPlan plan, String why) {
-        tell(project, new LiveView(plan.revision(), State.REFUSED, null, null, null, why));
+        tell(project, new LiveView(plan.revision(), State.REFUSED, null, null, null, null, why));
     }
 
-    private void refine(UUID project, LoadedPlan plan, CompiledPlan compiled, Outlook first) {
-        try {
-            RunResult result = run(project, plan, compiled, REFINED);
-            Outlook refined = Outlook.of(compiled, result);
-            tell(project, new LiveView(plan.revision(), State.REFINED, keep(compiled, result), refined, first, null));
-        } catch (CancellationException newer) {
-            LOG.debug("Refining of {} gave way to a newer edit", project);
-        } catch (RuntimeException e) {
-            LOG.error("Refining the odds of {} failed", project, e);
+    private void refine(UUID project, LoadedPlan plan, RunMonitor monitor) {
+        CompiledPlan ready = compile(project, plan);
+        RunResult result = Simulation.run(ready, Outlook.settings(REFINED), monitor);
+        if (result.iterations() < REFINED) {
+            throw new CancellationException("a newer plan is there");
         }
+        Outlook refined = Outlook.of(ready, result);
+        LiveView before = known.get(project);
+        Outlook first = before == null || before.revision() != plan.revision() ? null : before.first();
+        UUID run = keep(new LiveRun(plan.revision(), ready, result));
+        tell(project, new LiveView(plan.revision(), State.REFINED, run, plan.revision(), refined, first, null));
     }
 
-    /** @throws CancellationException as soon as there is a newer plan */
-    private RunResult run(UUID project, LoadedPlan plan, CompiledPlan compiled, int iterations) {
-        RunMonitor untilNewer = new RunMonitor() {
+    private RunMonitor untilNewer(UUID project, LoadedPlan plan) {
+        return new RunMonitor() {
             @Override
             public boolean stopRequested() {
                 return isOld(project, plan.revision());
             }
         };
-        RunResult result = Simulation.run(compiled, Outlook.settings(iterations), untilNewer);
-        if (result.iterations() < iterations) {
-            throw new CancellationException("a newer plan is there");
-        }
-        return result;
     }
 
     private void tell(UUID project, LiveView view) {
@@ -196,6 +247,6 @@ public class LiveOdds {
 
     @PreDestroy
     void close() {
-        worker.shutdownNow();
+        clock.shutdownNow();
     }
 }

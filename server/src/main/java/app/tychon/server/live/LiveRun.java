@@ -1,7 +1,17 @@
 package app.tychon.server.live;
 
+import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.RunResult;
 
-/** A simulation behind live odds: the plan as it was then, and all that came out. */
-public record LiveRun(CompiledPlan plan, RunResult result) {}
+/**
+ * A simulation behind live odds: the plan as it was then, and all that came out.
+ *
+ * @param revision of the plan
+ */
+public record LiveRun(long revision, CompiledPlan plan, RunResult result) {
+    /** About how much memory it takes. */
+    long bytes() {
+        return result.bytes() + RunNeeds.ofPlan(plan.network().plan());
+    }
+}

@@ -6,6 +6,7 @@ import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.Interim;
 import app.tychon.core.simulation.settings.RunMonitor;
@@ -20,6 +21,7 @@ import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.function.DoubleFunction;
 import java.util.stream.IntStream;
 
@@ -60,9 +62,17 @@ public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable H
             V high,
             List<Integer> density) {}
 
-    /** @throws java.util.concurrent.CancellationException when the thread is interrupted or the monitor stops at once */
+    /** @throws java.util.concurrent.CancellationException when the thread is interrupted or the monitor stops it */
     public static Outlook of(CompiledPlan plan, int iterations, RunMonitor monitor) {
-        return of(plan, Simulation.run(plan, settings(iterations), monitor));
+        Outcomes outcomes = Simulation.outcomes(plan, settings(iterations), monitor);
+        if (outcomes.finish().length < iterations) {
+            throw new CancellationException("stopped before all futures were simulated");
+        }
+        return of(
+                plan.network().plan(),
+                plan.schedule().finish(),
+                plan.plannedCost(),
+                new Interim.Values(outcomes.finish(), outcomes.duration(), outcomes.cost()));
     }
 
     static Outlook of(CompiledPlan plan, RunResult result) {

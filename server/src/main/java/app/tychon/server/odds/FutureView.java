@@ -67,7 +67,8 @@ record FutureView(
     static FutureView of(Opened run, int iteration) {
         CompiledPlan compiled = run.compiled();
         Plan plan = run.plan();
-        Replay replay = Replay.of(compiled, run.result().settings(), iteration);
+        Replay replay = run.calculate(
+                1, (ready, monitor) -> Replay.of(ready, run.result().settings(), iteration));
         Map<String, Risk> risks = plan.risks().stream().collect(Collectors.toMap(Risk::id, Function.identity()));
         double cost = replay.cost().total();
         return new FutureView(

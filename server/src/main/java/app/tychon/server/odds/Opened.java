@@ -4,9 +4,11 @@ import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.Outputs;
+import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.statistics.DateSample;
@@ -15,6 +17,7 @@ import app.tychon.server.memory.Recent;
 import java.time.LocalDateTime;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
@@ -25,8 +28,14 @@ final class Opened {
     /** An output is start, finish, duration and cost. */
     private static final long EACH = 4L * Double.BYTES;
 
+    /** Has something calculated that takes about so many bytes, and waits for it. */
+    interface Calculator {
+        <T> T calculate(long bytes, Function<RunMonitor, T> work);
+    }
+
     private final Plan plan;
     private final RunResult result;
+    private final Calculator calculator;
     private final WorkingTime time;
     private final Sample finish;
     private final Sample cost;
@@ -35,14 +44,23 @@ final class Opened {
             new Recent<>(MOST_KEPT, MOST_BYTES, output -> EACH * output.start().length);
     private final Map<Asked, Quantity<LocalDateTime>> dates = new Recent<>(MOST_KEPT, MOST_BYTES, Quantity::bytes);
     private final Map<Asked, Quantity<Double>> amounts = new Recent<>(MOST_KEPT, MOST_BYTES, Quantity::bytes);
-    private Supplier<CompiledPlan> compiling;
+    private final Supplier<CompiledPlan> compiling;
+    /** Whoever compiles must not wait for those who wait for what is calculated. */
+    private final Object compilation = new Object();
+
     private CompiledPlan compiled;
 
     /**
      * @param compiling makes the plan ready to simulate again
      * @param kept values of an activity or branch, where they were kept
      */
-    Opened(Plan plan, RunResult result, Supplier<CompiledPlan> compiling, Function<String, Optional<Output>> kept) {
+    Opened(
+            Plan plan,
+            RunResult result,
+            Supplier<CompiledPlan> compiling,
+            Function<String, Optional<Output>> kept,
+            Calculator calculator) {
+        this.calculator = calculator;
         this.plan = plan;
         this.result = result;
         this.compiling = compiling;
@@ -84,11 +102,20 @@ final class Opened {
         return DateSample.of(instants, time);
     }
 
-    synchronized CompiledPlan compiled() {
-        if (compiled == null) {
-            compiled = compiling.get();
+    CompiledPlan compiled() {
+        synchronized (compilation) {
+            if (compiled == null) {
+                compiled = compiling.get();
+            }
+            return compiled;
         }
-        return compiled;
+    }
+
+    /** Calculates something of so many iterations of this plan, where all that simulates takes its turn. */
+    <T> T calculate(int iterations, BiFunction<CompiledPlan, RunMonitor, T> work) {
+        RunSettings own = result.settings();
+        RunSettings settings = new RunSettings(iterations, own.seed(), own.sampling(), own.threads());
+        return calculator.calculate(RunNeeds.of(plan, settings).bytes(), monitor -> work.apply(compiled(), monitor));
     }
 
     /**
@@ -98,7 +125,9 @@ final class Opened {
      */
     synchronized Output output(String id) {
         return kept(outputs, id, () -> kept.apply(id)
-                .orElseGet(() -> Outputs.of(compiled(), result.settings(), result.iterations(), id)));
+                .orElseGet(() -> calculate(
+                        result.iterations(),
+                        (ready, monitor) -> Outputs.of(ready, result.settings(), result.iterations(), id, monitor))));
     }
 
     /** A start or a finish, put in order once for all that is read of it. */
@@ -124,6 +153,6 @@ final class Opened {
     /** The values of an activity, a branch or the project without any uncertainty; one of each. */
     Output planned(String id) {
         RunSettings once = new RunSettings(1, 0, result.settings().sampling(), 1);
-        return Outputs.of(compiled().with(Variation.CERTAIN), once, 1, id);
+        return calculate(1, (ready, monitor) -> Outputs.of(ready.with(Variation.CERTAIN), once, 1, id, monitor));
     }
 }

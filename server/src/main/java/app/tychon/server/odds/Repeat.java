@@ -3,7 +3,6 @@ package app.tychon.server.odds;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.result.Outcomes;
-import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Sample;
 import java.time.LocalDateTime;
@@ -35,10 +34,9 @@ record Repeat(
         }
         RunSettings own = run.result().settings();
         long seed = own.seed() + number;
-        Outcomes outcomes = Simulation.outcomes(
-                run.compiled(),
-                new RunSettings(run.result().iterations(), seed, own.sampling(), own.threads()),
-                RunMonitor.NONE);
+        int iterations = run.result().iterations();
+        RunSettings other = new RunSettings(iterations, seed, own.sampling(), own.threads());
+        Outcomes outcomes = run.calculate(iterations, (plan, monitor) -> Simulation.outcomes(plan, other, monitor));
         Sample finish = run.dates(outcomes.finish());
         Sample cost = Sample.of(outcomes.cost());
         double level = run.plan().project().targets().level();

@@ -1,14 +1,18 @@
 package app.tychon.server.odds;
 
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.LiveRun;
 import app.tychon.server.memory.Recent;
+import app.tychon.server.pool.EnginePool;
+import app.tychon.server.pool.Urgency;
 import app.tychon.server.runs.RecordedRun;
 import app.tychon.server.runs.RunArchive;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
@@ -23,10 +27,12 @@ class Simulations {
 
     private final RunArchive archive;
     private final LiveOdds live;
+    private final EnginePool pool;
     private final Map<UUID, Open> open =
             new Recent<>(MOST_OPEN, MOST_BYTES, one -> one.opened().bytes());
 
-    Simulations(RunArchive archive, LiveOdds live) {
+    Simulations(RunArchive archive, LiveOdds live, EnginePool pool) {
+        this.pool = pool;
         this.archive = archive;
         this.live = live;
     }
@@ -44,14 +50,28 @@ class Simulations {
             return keep(
                     id,
                     run,
-                    () -> new Opened(run.plan().network().plan(), run.result(), run::plan, run.result()::output));
+                    () -> new Opened(
+                            run.plan().network().plan(), run.result(), run::plan, run.result()::output, awaited(id)));
         }
         RecordedRun run = archive.open(id);
         return keep(
                 id,
                 run,
                 () -> new Opened(
-                        run.plan(), run.result(), () -> CompiledPlan.of(run.plan()), item -> archive.output(id, item)));
+                        run.plan(),
+                        run.result(),
+                        () -> CompiledPlan.of(run.plan()),
+                        item -> archive.output(id, item),
+                        awaited(id)));
+    }
+
+    private Opened.Calculator awaited(UUID id) {
+        return new Opened.Calculator() {
+            @Override
+            public <T> T calculate(long bytes, Function<RunMonitor, T> work) {
+                return pool.await(Urgency.AWAITED, id, bytes, work);
+            }
+        };
     }
 
     private Opened keep(UUID id, Object source, Supplier<Opened> opening) {

@@ -9,8 +9,8 @@ import app.tychon.core.model.EstimateRules.Subject;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
+import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.CompiledPlan;
-import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.uncertainty.EstimateSpread;
 import app.tychon.exchange.EstimateJson;
@@ -18,7 +18,10 @@ import app.tychon.exchange.JsonCursor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
+import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.pool.EnginePool;
+import app.tychon.server.pool.Urgency;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.rows.RowEdit;
 import app.tychon.server.rows.RowEdits;
@@ -35,11 +38,13 @@ class RangeService {
     private final PlanStore plans;
     private final Edits edits;
     private final LiveOdds live;
+    private final EnginePool pool;
 
-    RangeService(PlanStore plans, Edits edits, LiveOdds live) {
+    RangeService(PlanStore plans, Edits edits, LiveOdds live, EnginePool pool) {
         this.plans = plans;
         this.edits = edits;
         this.live = live;
+        this.pool = pool;
     }
 
     /** @throws InvalidPlanException with the problem of every parameter, such as {@code /low} */
@@ -76,19 +81,30 @@ class RangeService {
     RangeEffect effect(UUID project, String row, JsonNode words) {
         Plan after = edits.look(project, new RowEdits(List.of(RowEdit.spread(row, null, words))))
                 .plan();
-        return new RangeEffect(live.first(project), outlook(CompiledPlan.of(after), LiveOdds.FIRST));
+        return new RangeEffect(
+                live.first(project),
+                pool.await(
+                        Urgency.AWAITED,
+                        project,
+                        bytes(after, LiveOdds.FIRST),
+                        monitor -> Outlook.of(CompiledPlan.of(after), LiveOdds.FIRST, monitor)));
     }
 
     /** The odds with all that moves together, and as if everything moved alone. */
     CorrelationEffect correlations(UUID project) {
-        CompiledPlan plan = CompiledPlan.of(plans.find(project).plan());
-        return CorrelationEffect.of(
-                plan,
-                outlook(plan, CorrelationEffect.ITERATIONS),
-                outlook(plan.with(Variation.CURRENT.withCorrelations(false)), CorrelationEffect.ITERATIONS));
+        LoadedPlan loaded = plans.find(project);
+        long bytes = bytes(loaded.plan(), CorrelationEffect.ITERATIONS);
+        return pool.await(Urgency.AWAITED, project, bytes, monitor -> {
+            CompiledPlan plan = CompiledPlan.of(loaded.network(), loaded.schedule());
+            CompiledPlan alone = plan.with(Variation.CURRENT.withCorrelations(false));
+            return CorrelationEffect.of(
+                    plan,
+                    Outlook.of(plan, CorrelationEffect.ITERATIONS, monitor),
+                    Outlook.of(alone, CorrelationEffect.ITERATIONS, monitor));
+        });
     }
 
-    private static Outlook outlook(CompiledPlan plan, int iterations) {
-        return Outlook.of(plan, iterations, RunMonitor.NONE);
+    private static long bytes(Plan plan, int iterations) {
+        return RunNeeds.of(plan, Outlook.settings(iterations)).bytes();
     }
 }

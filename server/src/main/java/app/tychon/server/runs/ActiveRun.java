@@ -13,6 +13,7 @@ final class ActiveRun implements RunMonitor {
     private final int total;
     private final Sighting sighting;
     private final Consumer<RunView.Progress> tell;
+    private final Runnable standAside;
     private final AtomicInteger done = new AtomicInteger();
     private final AtomicLong lastTold = new AtomicLong();
     private volatile long startedNanos = System.nanoTime();
@@ -21,8 +22,12 @@ final class ActiveRun implements RunMonitor {
     private long pausedNanos;
     private long pausedSince;
 
-    /** @param sighting how to see what has been simulated while it runs */
-    ActiveRun(int total, Sighting sighting, Consumer<RunView.Progress> tell) {
+    /**
+     * @param sighting how to see what has been simulated while it runs
+     * @param standAside lets others work while a thread of a run that is held waits
+     */
+    ActiveRun(int total, Sighting sighting, Consumer<RunView.Progress> tell, Runnable standAside) {
+        this.standAside = standAside;
         this.total = total;
         this.sighting = sighting;
         this.tell = tell;
@@ -56,19 +61,24 @@ final class ActiveRun implements RunMonitor {
         tell.accept(progress());
     }
 
-    /** Asked between two batches: while the run is held, its threads wait here. */
+    /** While the run is held, its threads wait here. */
     @Override
-    public boolean stopRequested() {
+    public void pause() {
         synchronized (this) {
             while (paused && !stopped) {
+                standAside.run();
                 try {
                     wait();
                 } catch (InterruptedException e) {
                     Thread.currentThread().interrupt();
-                    return true;
+                    return;
                 }
             }
         }
+    }
+
+    @Override
+    public boolean stopRequested() {
         return stopped;
     }
 

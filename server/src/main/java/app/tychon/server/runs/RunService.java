@@ -2,6 +2,7 @@ package app.tychon.server.runs;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.RunResult;
@@ -10,6 +11,8 @@ import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.pool.EnginePool;
+import app.tychon.server.pool.Urgency;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;
@@ -32,7 +35,7 @@ import org.springframework.dao.TransientDataAccessException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.TransactionException;
 
-/** Simulates recorded runs, one at a time on all cores, and tells of their progress. */
+/** Simulates recorded runs, one at a time, and tells of their progress. */
 @Service
 class RunService {
     private static final Logger LOG = LoggerFactory.getLogger(RunService.class);
@@ -49,6 +52,7 @@ class RunService {
     private final PlanStore plans;
     private final RunArchive archive;
     private final ProjectEvents events;
+    private final EnginePool pool;
     private final Duration breath;
     private final RunQueue queue = new RunQueue();
     private final RunRoom room = new RunRoom(queue);
@@ -56,12 +60,13 @@ class RunService {
     private volatile boolean closing;
 
     @Autowired
-    RunService(PlanStore plans, RunArchive archive, ProjectEvents events) {
-        this(plans, archive, events, Duration.ofSeconds(2));
+    RunService(PlanStore plans, RunArchive archive, ProjectEvents events, EnginePool pool) {
+        this(plans, archive, events, pool, Duration.ofSeconds(2));
     }
 
     /** @param breath how long to wait for a database that does not answer before it is tried again */
-    RunService(PlanStore plans, RunArchive archive, ProjectEvents events, Duration breath) {
+    RunService(PlanStore plans, RunArchive archive, ProjectEvents events, EnginePool pool, Duration breath) {
+        this.pool = pool;
         this.plans = plans;
         this.archive = archive;
         this.events = events;
@@ -104,7 +109,8 @@ class RunService {
     private ActiveRun watched(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn) {
         double certainty = settings.until().map(Steadiness::certainty).orElse(Steadiness.USUAL_CERTAINTY);
         Sighting sighting = drawn ? Sighting.of(plan, run.level(), certainty) : Sighting.NONE;
-        return new ActiveRun(settings.iterations(), sighting, progress -> publish(run.projectId(), run, progress));
+        return new ActiveRun(
+                settings.iterations(), sighting, progress -> publish(run.projectId(), run, progress), pool::standAside);
     }
 
     private void publish(UUID project, RunEntity run, RunView.Progress progress) {
@@ -115,7 +121,12 @@ class RunService {
         UUID id = run.id();
         try {
             watched.begin();
-            RunResult result = Simulation.run(CompiledPlan.of(plan.plan()), settings, watched);
+            RunResult result = pool.await(
+                    Urgency.RECORDED,
+                    run.projectId(),
+                    RunNeeds.of(plan.plan(), settings).bytes(),
+                    turns -> Simulation.run(
+                            CompiledPlan.of(plan.network(), plan.schedule()), settings, pool.watched(turns, watched)));
             if (!isBelievable(result)) {
                 end(id, RunState.FAILED, NOT_BELIEVABLE);
                 return;

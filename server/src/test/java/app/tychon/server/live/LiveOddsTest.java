@@ -11,10 +11,8 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.tychon.core.calendar.Instants;
-import app.tychon.core.model.Link;
-import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
-import app.tychon.core.model.WorkDuration;
+import app.tychon.core.schedule.Network;
 import app.tychon.core.statistics.Sample;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.server.events.ProjectEvents;
@@ -22,12 +20,12 @@ import app.tychon.server.live.LiveView.State;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.pool.EnginePool;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -40,7 +38,8 @@ class LiveOddsTest {
 
     private final PlanStore plans = mock(PlanStore.class);
     private final ProjectEvents events = mock(ProjectEvents.class);
-    private final LiveOdds live = new LiveOdds(plans, events);
+    private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
+    private final LiveOdds live = new LiveOdds(plans, events, pool);
     private Plan demo;
 
     @BeforeEach
@@ -54,6 +53,7 @@ class LiveOddsTest {
     @AfterEach
     void close() {
         live.close();
+        pool.close();
     }
 
     private LoadedPlan stands(long revision, Plan plan) {
@@ -117,7 +117,7 @@ class LiveOddsTest {
         assertThat(run.result().iterations()).isEqualTo(LiveOdds.REFINED);
         assertThat(Instants.toCivil(Sample.of(run.result().finish()).min()))
                 .isBefore(before.outlook().finish().percentiles().get(0));
-        for (int revision = 2; revision <= 5; revision++) {
+        for (int revision = 2; revision <= 7; revision++) {
             live.planChanged(new PlanChanged(PROJECT, stands(revision, demo)));
             told(State.REFINED, revision);
         }
@@ -137,7 +137,7 @@ class LiveOddsTest {
                         eq(PROJECT),
                         eq("odds"),
                         ArgumentMatchers.<Object>argThat(v ->
-                                v instanceof LiveView view && view.state() == State.REFINED && view.revision() == 5));
+                                v instanceof LiveView view && view.state() == State.REFINED && view.revision() == 7));
         assertThat(live.run(live.now(PROJECT).run())).isPresent();
     }
 
@@ -155,14 +155,14 @@ class LiveOddsTest {
 
     @Test
     void aPlanThatCannotBeSimulatedSaysWhy() {
-        Plan loop = demo.withLinks(
-                Stream.concat(demo.links().stream(), Stream.of(new Link("I99", "S00", LinkType.FS, WorkDuration.ZERO)))
-                        .toList());
         LoadedPlan sound = LoadedPlan.of(1, demo);
-        when(plans.find(PROJECT)).thenReturn(new LoadedPlan(1, loop, sound.network(), sound.schedule(), sound.cost()));
+        Network broken = mock(Network.class);
+        when(broken.plan()).thenReturn(demo);
+        when(broken.size()).thenThrow(new IllegalStateException("broken"));
+        when(plans.find(PROJECT)).thenReturn(new LoadedPlan(1, demo, broken, sound.schedule(), sound.cost()));
         live.now(PROJECT);
         LiveView refused = told(State.REFUSED, 1).get(0);
-        assertThat(refused.refusal()).contains("loop");
+        assertThat(refused.refusal()).contains("the simulation failed; the plan itself is safe");
         assertThat(refused.outlook()).isNull();
         assertThat(live.now(PROJECT)).isEqualTo(refused);
     }

@@ -19,6 +19,7 @@ import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.pool.EnginePool;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -38,7 +39,8 @@ class RunServiceTest {
     private final PlanStore plans = mock(PlanStore.class);
     private final RunArchive archive = mock(RunArchive.class);
     private final ProjectEvents events = mock(ProjectEvents.class);
-    private final RunService runs = new RunService(plans, archive, events, Duration.ZERO);
+    private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
+    private final RunService runs = new RunService(plans, archive, events, pool, Duration.ZERO);
     private final LoadedPlan plan = LoadedPlan.of(1, RandomPlans.oneCalendar(3, 10));
     private final RunEntity run = new RunEntity(
             PROJECT, 1, new RunSettings(1000, 7, Sampling.LATIN, 1), plan, new RunWords(null, null, null));

@@ -108,6 +108,16 @@ public final class Differences<K> {
         }
 
         @Override
+        public void pause() {
+            monitor.pause();
+        }
+
+        @Override
+        public void rest() {
+            monitor.rest();
+        }
+
+        @Override
         public boolean stopRequested() {
             return monitor.stopRequested();
         }

@@ -22,15 +22,24 @@ public final class ShapeTables {
 
     private record Key(Shape shape, boolean cutAtZero) {}
 
-    private final PertTables perts = new PertTables();
+    private static final int SPARE = 1000;
+
+    /** The same for all plans; made as far as they are asked for, and bounded. */
+    private static final PertTables PERTS = new PertTables();
+
     private final ConcurrentMap<Key, Table> tables = new ConcurrentHashMap<>();
 
     private Table table(Distribution distribution) {
         if (!distribution.hasCostlyInverse()) {
             return Table.of(distribution);
         }
-        InverseTable table = PertTables.fits(distribution) ? perts.of(distribution) : InverseTable.of(distribution);
+        InverseTable table = PertTables.fits(distribution) ? PERTS.of(distribution) : InverseTable.of(distribution);
         return new Table(distribution, table::inverse);
+    }
+
+    /** These, or new ones where so many are kept that most are of shapes that nothing has any more. */
+    public ShapeTables fewerThan(int most) {
+        return tables.size() < most + SPARE ? this : new ShapeTables();
     }
 
     /** A shape as it is. */

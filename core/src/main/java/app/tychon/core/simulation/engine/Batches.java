@@ -80,17 +80,18 @@ public final class Batches {
         for (int t = 0; t < settings.threads(); t++) {
             workers.add(worker.get());
         }
-        ExecutorService threads = settings.threads() == 1 ? null : Executors.newFixedThreadPool(settings.threads());
+        ExecutorService helpers =
+                workers.size() == 1 ? null : Executors.newFixedThreadPool(workers.size() - 1, Batches::helper);
         try {
             for (int end = round; done.get() < settings.iterations() && !isStopped(); end += round) {
-                workOff(workers, threads, Math.min(end, settings.iterations()));
+                workOff(workers, helpers, Math.min(end, settings.iterations()));
                 if (done.get() >= end && enough.test(done.get())) {
                     break;
                 }
             }
         } finally {
-            if (threads != null) {
-                threads.shutdownNow();
+            if (helpers != null) {
+                helpers.shutdownNow();
             }
         }
         if (done.get() == 0) {
@@ -114,16 +115,27 @@ public final class Batches {
         return monitor.stopRequested() || Thread.currentThread().isInterrupted();
     }
 
-    private <W extends Work> void workOff(List<W> workers, ExecutorService threads, int end) {
-        if (threads == null) {
-            workOff(workers.get(0), end);
-            return;
-        }
+    private static Thread helper(Runnable task) {
+        Thread thread = new Thread(task, "batches");
+        thread.setDaemon(true);
+        return thread;
+    }
+
+    /** The calling thread works too. */
+    private <W extends Work> void workOff(List<W> workers, ExecutorService helpers, int end) {
         List<Future<?>> futures = new ArrayList<>();
-        workers.forEach(worker -> futures.add(threads.submit(() -> workOff(worker, end))));
+        for (W worker : workers.subList(1, workers.size())) {
+            futures.add(helpers.submit(() -> help(worker, end)));
+        }
         try {
-            for (Future<?> future : futures) {
-                future.get();
+            workOff(workers.get(0), end);
+            if (!futures.isEmpty()) {
+                // Whoever still works on a batch may need this thread's turn.
+                monitor.rest();
+                for (Future<?> future : futures) {
+                    future.get();
+                }
+                monitor.pause();
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
@@ -133,7 +145,16 @@ public final class Batches {
         }
     }
 
+    private void help(Work worker, int end) {
+        try {
+            workOff(worker, end);
+        } finally {
+            monitor.rest();
+        }
+    }
+
     private void workOff(Work worker, int end) {
+        monitor.pause();
         while (!isStopped()) {
             int first = next.getAndAdd(Batch.WIDTH);
             if (first >= end) {
@@ -146,6 +167,7 @@ public final class Batches {
                 finished.set(first / Batch.WIDTH);
             }
             monitor.progress(done.addAndGet(count), settings.iterations());
+            monitor.pause();
         }
     }
 }

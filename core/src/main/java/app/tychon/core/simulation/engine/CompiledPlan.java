@@ -108,9 +108,22 @@ public final class CompiledPlan {
      */
     public static CompiledPlan of(Plan plan) {
         Network network = Network.of(plan);
+        return of(network, Scheduler.schedule(network));
+    }
+
+    /** The same of a plan whose network and dates are known. */
+    public static CompiledPlan of(Network network, Schedule schedule) {
+        return of(network, schedule, new ShapeTables());
+    }
+
+    /** The same of the next version of this plan: what shapes are made of is shared as far as they are the same. */
+    public CompiledPlan next(Network network, Schedule schedule) {
+        return of(network, schedule, parts.tables().fewerThan(4 * network.size()));
+    }
+
+    private static CompiledPlan of(Network network, Schedule schedule, ShapeTables tables) {
         ForwardPass pass = new ForwardPass(network);
-        ShapeTables tables = new ShapeTables();
-        Estimates estimates = Estimates.of(plan);
+        Estimates estimates = Estimates.of(network.plan());
         UncertainInput[] durations = new UncertainInput[network.size()];
         // Tables of inverses cost the most of compiling, and no row's depends on another's.
         IntStream.range(0, durations.length)
@@ -119,7 +132,7 @@ public final class CompiledPlan {
         return new CompiledPlan(new Parts(
                 network,
                 pass,
-                Scheduler.schedule(network),
+                schedule,
                 new PlannedSpans(network, pass),
                 tables,
                 durations,
