@@ -53,6 +53,7 @@ public final class EnginePool {
     private final long room;
     private final List<Piece> waiting = new ArrayList<>();
     private final ExecutorService threads;
+    private final AtomicInteger requests = new AtomicInteger();
     private long taken;
     private int working;
     private long pieces;
@@ -181,6 +182,19 @@ public final class EnginePool {
         };
     }
 
+    /** A request is being answered: what nobody waits for leaves it a processor. */
+    void requestBegun() {
+        if (requests.getAndIncrement() == 0) {
+            turns.reserve(true);
+        }
+    }
+
+    void requestEnded() {
+        if (requests.decrementAndGet() == 0) {
+            turns.reserve(false);
+        }
+    }
+
     /** Lets others work while the calling thread is held up for a reason of its own. */
     public void standAside() {
         turns.leave();
@@ -219,8 +233,7 @@ public final class EnginePool {
     }
 
     private boolean hasRoom(Piece piece) {
-        boolean isHurried = piece.claim.urgency().isBefore(Urgency.REFINEMENT);
-        double most = isHurried ? room : SHARE_UNHURRIED * room;
+        double most = piece.claim.urgency().isHurried() ? room : SHARE_UNHURRIED * room;
         return working == 0 || taken + piece.bytes <= most;
     }
 

@@ -33,12 +33,23 @@ final class Turns {
     private final Map<Object, Long> served = new HashMap<>();
 
     private final ThreadLocal<Boolean> holding = ThreadLocal.withInitial(() -> false);
+    private final int threads;
     private int free;
+    /** Threads that are left to other things than calculating, by what nobody waits for. */
+    private int reserved;
+
     private long turns;
 
     /** @param threads that may work at once */
     Turns(int threads) {
+        this.threads = threads;
         free = threads;
+    }
+
+    /** Leaves a thread's worth of the processors, where there are several, to others than what nobody waits for. */
+    synchronized void reserve(boolean one) {
+        reserved = one && threads > 1 ? 1 : 0;
+        call();
     }
 
     /** Waits for a turn, unless this thread has one. */
@@ -65,8 +76,8 @@ final class Turns {
 
     /** Lets somebody else work whose turn it is by now, and goes on after; takes a turn where this thread has none. */
     synchronized void pass(Claim claim) {
-        if (holding.get()
-                && next().filter(other -> goesBefore(other.claim, claim)).isPresent()) {
+        boolean isInTheWay = !claim.urgency().isHurried() && free < reserved;
+        if (isInTheWay || next().filter(other -> goesBefore(other.claim, claim)).isPresent()) {
             leave();
         }
         take(claim);
@@ -88,13 +99,14 @@ final class Turns {
 
     private Optional<Waiter> next() {
         return waiting.stream()
+                .filter(waiter -> waiter.claim.urgency().isHurried() || reserved == 0 || free > reserved)
                 .min(Comparator.<Waiter, Urgency>comparing(waiter -> waiter.claim.urgency())
                         .thenComparing(waiter -> served.getOrDefault(waiter.claim.owner(), 0L)));
     }
 
     private void call() {
-        while (free > 0 && !waiting.isEmpty()) {
-            Waiter waiter = next().orElseThrow();
+        for (Optional<Waiter> next = next(); free > 0 && next.isPresent(); next = next()) {
+            Waiter waiter = next.get();
             waiting.remove(waiter);
             waiter.called = true;
             free--;

@@ -11,6 +11,11 @@ public enum Urgency {
     /** Runs for the record. */
     RECORDED;
 
+    /** Whether somebody waits for it. */
+    boolean isHurried() {
+        return isBefore(REFINEMENT);
+    }
+
     boolean isBefore(Urgency other) {
         return compareTo(other) < 0;
     }

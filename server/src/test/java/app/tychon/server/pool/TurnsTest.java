@@ -79,6 +79,35 @@ class TurnsTest {
     }
 
     @Test
+    void whatNobodyWaitsForLeavesAProcessorToRequests() throws InterruptedException {
+        Turns two = new Turns(2);
+        Claim run = claim(Urgency.RECORDED, "a");
+        two.take(run);
+        two.reserve(true);
+        CountDownLatch second = new CountDownLatch(1);
+        Thread helper = new Thread(() -> {
+            two.take(run);
+            second.countDown();
+            two.leave();
+        });
+        helper.start();
+        while (helper.getState() != Thread.State.WAITING) {
+            Thread.onSpinWait();
+        }
+        Thread odds = new Thread(() -> {
+            two.take(claim(Urgency.FIRST_ODDS, "b"));
+            two.leave();
+        });
+        odds.start();
+        odds.join();
+        assertThat(second.getCount()).as("the helper waits, first odds did not").isEqualTo(1);
+        two.reserve(false);
+        helper.join();
+        assertThat(second.getCount()).isZero();
+        two.leave();
+    }
+
+    @Test
     void noMoreWorkAtOnceThanThereAreProcessors() throws InterruptedException {
         Turns two = new Turns(2);
         CountDownLatch both = new CountDownLatch(2);
