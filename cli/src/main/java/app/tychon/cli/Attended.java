@@ -2,18 +2,13 @@ package app.tychon.cli;
 
 import app.tychon.core.simulation.settings.RunMonitor;
 import java.util.concurrent.CountDownLatch;
-import me.tongfei.progressbar.ConsoleProgressBarConsumer;
 import me.tongfei.progressbar.ProgressBar;
-import me.tongfei.progressbar.ProgressBarBuilder;
-import me.tongfei.progressbar.ProgressBarStyle;
 
 /**
  * A run that somebody waits for: on a terminal it shows how far it is, how fast, and how long it will take; Ctrl-C stops it
  * with what is there, and the program ends once that is told.
  */
 final class Attended implements RunMonitor, AutoCloseable {
-    private static final int SHOWN_EACH_MS = 200;
-
     private final CountDownLatch told = new CountDownLatch(1);
     private final Thread whenAskedToEnd = new Thread(this::stop);
     private final ProgressBar bar;
@@ -26,21 +21,9 @@ final class Attended implements RunMonitor, AutoCloseable {
 
     /** @param iterations how many the run is to have */
     static Attended of(int iterations) {
-        // There is a console only where neither what is read nor what is written goes through a pipe.
-        boolean onTerminal = System.console() != null;
-        return new Attended(onTerminal ? shown(iterations) : null);
-    }
-
-    private static ProgressBar shown(int iterations) {
-        return new ProgressBarBuilder()
-                .setTaskName("Simulating")
-                .setInitialMax(iterations)
-                .setUnit("", 1)
-                .setStyle(ProgressBarStyle.ASCII)
-                .setUpdateIntervalMillis(SHOWN_EACH_MS)
-                .showSpeed()
-                .setConsumer(new ConsoleProgressBarConsumer(System.err))
-                .build();
+        return new Attended(Bars.of("Simulating", iterations)
+                .map(bar -> bar.setUnit("", 1).build())
+                .orElse(null));
     }
 
     @Override

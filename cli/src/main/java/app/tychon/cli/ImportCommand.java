@@ -21,6 +21,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.concurrent.Callable;
+import me.tongfei.progressbar.ProgressBar;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -59,7 +60,7 @@ final class ImportCommand implements Callable<Integer> {
 
     private void bringIn() throws IOException, UnreadableTableException, BadInputException {
         Table table;
-        try (InputStream in = Files.newInputStream(file)) {
+        try (InputStream in = shown(Files.newInputStream(file))) {
             table = Tables.read(in, ScheduleColumn::says);
         }
         LocalDate first = start == null ? LocalDate.now().with(TemporalAdjusters.next(DayOfWeek.MONDAY)) : start;
@@ -72,6 +73,12 @@ final class ImportCommand implements Callable<Integer> {
         }
         ProjectFileWriter.write(read.plan(), Files.newOutputStream(out));
         tell(read.plan());
+    }
+
+    private InputStream shown(InputStream in) throws IOException {
+        return Bars.of("Reading", Files.size(file))
+                .map(bar -> ProgressBar.wrap(in, bar.setUnit(" kB", 1000)))
+                .orElse(in);
     }
 
     private void tell(Plan plan) {

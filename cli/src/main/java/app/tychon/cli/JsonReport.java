@@ -18,23 +18,31 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 
 /** All results as JSON, in the form that {@code docs/command-line.md} describes. */
 final class JsonReport {
     private static final int HIGHEST = 99;
     private static final int MOST_PATHS = 10;
 
-    private final Report report;
+    /** Percentiles of an activity that are written unless all are asked for. */
+    private static final int[] FEW = {5, 10, 50, 80, 90, 95};
 
-    private JsonReport(Report report) {
+    private final Report report;
+    private final int[] ofActivities;
+
+    private JsonReport(Report report, int[] ofActivities) {
         this.report = report;
+        this.ofActivities = ofActivities;
     }
 
-    static void write(Report report, Path file) throws IOException {
+    /** @param everyPercentile of each activity, not {@link #FEW} of them; of the project every one is written anyway */
+    static void write(Report report, boolean everyPercentile, Path file) throws IOException {
+        int[] all = IntStream.rangeClosed(1, HIGHEST).toArray();
         JsonMapper.builder()
                 .build()
                 .writerWithDefaultPrettyPrinter()
-                .writeValue(file.toFile(), new JsonReport(report).tree());
+                .writeValue(file.toFile(), new JsonReport(report, everyPercentile ? all : FEW).tree());
     }
 
     private ObjectNode tree() {
@@ -144,7 +152,7 @@ final class JsonReport {
         node.putObject("cost").put("mean", result.meanCost());
     }
 
-    private static void dates(ObjectNode node, double mean, double[] values) {
+    private void dates(ObjectNode node, double mean, double[] values) {
         node.put("mean", date(mean));
         percentiles(node, values, (at, p, value) -> at.put(p, date(value)));
     }
@@ -154,9 +162,9 @@ final class JsonReport {
         void put(ObjectNode at, String percentile, double value);
     }
 
-    private static void percentiles(ObjectNode node, double[] values, Put put) {
+    private void percentiles(ObjectNode node, double[] values, Put put) {
         ObjectNode percentiles = node.putObject("percentiles");
-        for (int p = 1; p <= HIGHEST; p++) {
+        for (int p : ofActivities) {
             put.put(percentiles, Integer.toString(p), values[p - 1]);
         }
     }

@@ -34,6 +34,12 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "Simulates a project file: percentiles of finish and cost, and what drives them.")
 final class SimulateCommand implements Callable<Integer> {
+    /** Which percentiles of activities are written. */
+    enum Percentiles {
+        FEW,
+        ALL
+    }
+
     /** Whose probabilities and impacts count. */
     enum Responses {
         NONE(RiskSetting.CURRENT),
@@ -80,6 +86,13 @@ final class SimulateCommand implements Callable<Integer> {
     @Option(names = "--json", paramLabel = "OUT", description = "writes all results")
     private Path json;
 
+    @Option(
+            names = "--percentiles",
+            paramLabel = "few|all",
+            defaultValue = "few",
+            description = "of each activity in the JSON: 5, 10, 50, 80, 90 and 95 (few, default), or 1 to 99 (all)")
+    private Percentiles percentiles;
+
     @Option(names = "--samples", paramLabel = "OUT.csv", description = "writes every iteration")
     private Path samples;
 
@@ -116,7 +129,7 @@ final class SimulateCommand implements Callable<Integer> {
         spec.commandLine().getOut().print(new TextReport(report).text());
         spec.commandLine().getOut().flush();
         if (json != null) {
-            JsonReport.write(report, json);
+            JsonReport.write(report, percentiles == Percentiles.ALL, json);
         }
         if (samples != null) {
             try (Writer writer = Files.newBufferedWriter(samples)) {

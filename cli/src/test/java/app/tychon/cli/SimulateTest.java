@@ -70,6 +70,11 @@ class SimulateTest {
         JsonNode frame = root.at("/activities/2");
         assertThat(frame.at("/id").asText()).isEqualTo("G30");
         assertThat(frame.at("/duration/mean").asDouble()).isCloseTo(17, within(0.05));
+        assertThat(frame.at("/finish/percentiles").fieldNames())
+                .toIterable()
+                .containsExactly("5", "10", "50", "80", "90", "95");
+        assertThat(json("--percentiles", "all").at("/activities/2/finish/percentiles"))
+                .hasSize(99);
         assertThat(root.at("/activities/3/cost/mean").asDouble()).isGreaterThan(4200);
         double shares = 0;
         for (JsonNode driver : root.at("/drivers/finish")) {

@@ -133,7 +133,7 @@ public final class Simulation {
                 branches.results(n),
                 kept,
                 riskResults(n),
-                paths.result(n, duration));
+                paths.result(n, duration, i -> Replay.of(plan, settings, i).path()));
     }
 
     /** Percentiles of activities of which every value was kept are those of the values. */

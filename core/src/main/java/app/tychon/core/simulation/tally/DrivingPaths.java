@@ -11,11 +11,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
-/** Counts the driving paths of a run. Paths are told apart by a 64-bit hash of the activities on them. */
+/**
+ * Counts the driving paths of a run. Paths are told apart by a 64-bit hash of the activities on them; those that are met
+ * once there is no more room for them are worked out again from a future they drove, where they turn out to be frequent.
+ */
 public final class DrivingPaths {
     private static final int MOST = 50;
+    /** Activities on all paths that are kept. */
+    private static final long USUAL_ROOM = 4_000_000;
 
     private final Network network;
     private final long[] hashes;
@@ -23,9 +30,15 @@ public final class DrivingPaths {
     private final long[] pathOf;
 
     private final Map<Long, int[]> paths = new ConcurrentHashMap<>();
+    private final AtomicLong room;
 
     public DrivingPaths(Network network, int iterations) {
+        this(network, iterations, USUAL_ROOM);
+    }
+
+    DrivingPaths(Network network, int iterations, long room) {
         this.network = network;
+        this.room = new AtomicLong(room);
         pathOf = new long[iterations];
         hashes = IntStream.range(0, network.size())
                 .mapToLong(i -> RandomStream.of(
@@ -43,26 +56,48 @@ public final class DrivingPaths {
                 hash = new RandomStream(hash * 31 + hashes[path[i]]).nth(1).id();
             }
             pathOf[first + k] = hash;
-            if (!paths.containsKey(hash)) {
+            if (!paths.containsKey(hash) && room.addAndGet(-trace.length(k)) >= 0) {
                 paths.put(hash, Arrays.copyOf(path, trace.length(k)));
             }
         }
     }
 
-    /** The most frequent of the first {@code iterations}; of equally frequent ones, the one met first. */
-    public List<DrivingPath> result(int iterations, double[] duration) {
-        Map<Long, double[]> met = new LinkedHashMap<>();
-        for (int i = 0; i < iterations; i++) {
-            double[] sums = met.computeIfAbsent(pathOf[i], h -> new double[2]);
-            sums[0]++;
-            sums[1] += duration[i];
+    /** A path as it was met: in which iteration first, how often, and how long the project took then altogether. */
+    private static final class Met {
+        private final int first;
+        private int count;
+        private double duration;
+
+        Met(int first) {
+            this.first = first;
         }
-        List<Map.Entry<Long, double[]>> frequent = new ArrayList<>(met.entrySet());
-        frequent.sort(Comparator.comparingDouble(e -> -e.getValue()[0]));
+    }
+
+    /**
+     * The most frequent of the first {@code iterations}; of equally frequent ones, the one met first.
+     *
+     * @param again works out the path of an iteration, ids from its start to the finish
+     */
+    public List<DrivingPath> result(int iterations, double[] duration, IntFunction<List<String>> again) {
+        Map<Long, Met> met = new LinkedHashMap<>();
+        for (int i = 0; i < iterations; i++) {
+            int iteration = i;
+            Met path = met.computeIfAbsent(pathOf[i], hash -> new Met(iteration));
+            path.count++;
+            path.duration += duration[i];
+        }
+        List<Map.Entry<Long, Met>> frequent = new ArrayList<>(met.entrySet());
+        frequent.sort(Comparator.comparingInt(e -> -e.getValue().count));
         return frequent.stream()
                 .limit(MOST)
-                .map(e -> new DrivingPath(
-                        ids(paths.get(e.getKey())), e.getValue()[0] / iterations, e.getValue()[1] / e.getValue()[0]))
+                .map(e -> {
+                    int[] kept = paths.get(e.getKey());
+                    Met path = e.getValue();
+                    return new DrivingPath(
+                            kept == null ? again.apply(path.first) : ids(kept),
+                            (double) path.count / iterations,
+                            path.duration / path.count);
+                })
                 .toList();
     }
 
