@@ -932,6 +932,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/risks/effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["riskEffects"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/ranges.xlsx": {
         parameters: {
             query?: never;
@@ -1430,6 +1446,20 @@ export interface components {
             at: string;
             own: boolean;
             label: string;
+        };
+        EffectsView: {
+            /** Format: int64 */
+            revision: number;
+            /** @enum {string} */
+            state: "working" | "done" | "refused";
+            /** Format: int32 */
+            level: number;
+            /** Format: int32 */
+            iterations: number;
+            /** Format: int32 */
+            total: number;
+            rows: components["schemas"]["RiskRow"][];
+            refusal?: string;
         };
         /** @description A shape with its parameters, in the words of the project file */
         EstimateWords: {
@@ -1983,6 +2013,13 @@ export interface components {
             middleCost: number;
             /** Format: double */
             levelCost: number;
+        };
+        RiskRow: {
+            risk: string;
+            /** Format: double */
+            struck: number;
+            moved: components["schemas"]["Moved"];
+            response?: components["schemas"]["Moved"];
         };
         RowEdit: {
             id: string;
@@ -3732,6 +3769,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    riskEffects: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EffectsView"];
                 };
             };
         };

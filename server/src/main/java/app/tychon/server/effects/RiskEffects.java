@@ -1,0 +1,198 @@
+package app.tychon.server.effects;
+
+import app.tychon.core.analysis.Effect;
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Risk;
+import app.tychon.core.simulation.RunNeeds;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Variation;
+import app.tychon.core.simulation.settings.Variation.RiskSetting;
+import app.tychon.server.effects.EffectsView.Moved;
+import app.tychon.server.effects.EffectsView.RiskRow;
+import app.tychon.server.effects.EffectsView.State;
+import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.live.LiveOdds;
+import app.tychon.server.live.Outlook;
+import app.tychon.server.memory.Recent;
+import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanStore;
+import app.tychon.server.pool.EnginePool;
+import app.tychon.server.pool.Urgency;
+import app.tychon.server.problems.BusyException;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Works out what each risk moves, in the background, when somebody asks; tells of more exact numbers while they come, the
+ * strongest first. A newer plan puts an end to it.
+ */
+@Service
+class RiskEffects {
+    /** The same futures that first odds are made of. */
+    static final int TOTAL = LiveOdds.FIRST;
+
+    private static final int MOST_KEPT = 20;
+    private static final Logger LOG = LoggerFactory.getLogger(RiskEffects.class);
+
+    /** A risk switched off, or after its response. */
+    private record Question(String risk, RiskSetting setting) {}
+
+    private final PlanStore plans;
+    private final ProjectEvents events;
+    private final EnginePool pool;
+    private final Map<UUID, EffectsView> known = Collections.synchronizedMap(new Recent<>(MOST_KEPT));
+    /** The newest revision of each project of which somebody has asked for effects. */
+    private final Map<UUID, Long> wanted = new ConcurrentHashMap<>();
+
+    RiskEffects(PlanStore plans, ProjectEvents events, EnginePool pool) {
+        this.plans = plans;
+        this.events = events;
+        this.pool = pool;
+    }
+
+    /** What is known of the plan as it is; where that is nothing, it is begun. */
+    EffectsView now(UUID project) {
+        LoadedPlan plan = plans.find(project);
+        EffectsView view = known.get(project);
+        if (view != null && view.revision() == plan.revision()) {
+            return view;
+        }
+        EffectsView none = view(plan, State.WORKING, List.of(), 0, null);
+        known.put(project, none);
+        begin(project, plan);
+        return none;
+    }
+
+    /** What is under way of an older plan stops; the newer one's effects are worked out when somebody asks. */
+    @TransactionalEventListener
+    void planChanged(PlanChanged change) {
+        wanted.computeIfPresent(
+                change.project(),
+                (project, revision) -> Math.max(revision, change.plan().revision()));
+    }
+
+    private void begin(UUID project, LoadedPlan plan) {
+        wanted.put(project, plan.revision());
+        RunSettings settings = Outlook.settings(TOTAL);
+        long bytes = 2 * RunNeeds.of(plan.plan(), settings).bytes();
+        try {
+            pool.submit(Urgency.REFINEMENT, "effects of " + project, bytes, turns -> {
+                work(project, plan, settings, pool.watched(turns, untilNewer(project, plan)));
+                return null;
+            });
+        } catch (BusyException e) {
+            tell(project, view(plan, State.REFUSED, List.of(), 0, e.getMessage()));
+        }
+    }
+
+    private void work(UUID project, LoadedPlan plan, RunSettings settings, RunMonitor monitor) {
+        try {
+            CompiledPlan compiled = CompiledPlan.of(plan.network(), plan.schedule());
+            double level = plan.plan().project().targets().level();
+            List<Effect<Question>> effects = Effect.of(
+                    compiled,
+                    settings,
+                    questions(plan.plan()),
+                    level,
+                    monitor,
+                    some -> tell(project, view(plan, State.WORKING, rows(plan.plan(), some), futures(some), null)));
+            if (!isOld(project, plan)) {
+                tell(project, view(plan, State.DONE, rows(plan.plan(), effects), TOTAL, null));
+            }
+        } catch (CancellationException newer) {
+            LOG.debug("Effects of risks of {} gave way to a newer edit", project);
+        } catch (RuntimeException e) {
+            LOG.error("Effects of risks of {} failed", project, e);
+            String why = "what the risks do could not be worked out; the plan itself is safe";
+            tell(project, view(plan, State.REFUSED, List.of(), 0, why));
+        }
+    }
+
+    private static Map<Question, Variation> questions(Plan plan) {
+        Map<Question, Variation> questions = new LinkedHashMap<>();
+        for (Risk risk : plan.risks()) {
+            if (risk.isLive()) {
+                Question off = new Question(risk.id(), RiskSetting.OFF);
+                questions.put(off, Variation.CURRENT.withRisk(risk.id(), RiskSetting.OFF));
+            }
+            if (risk.isLive() && risk.response().isPresent()) {
+                Question after = new Question(risk.id(), RiskSetting.AFTER_RESPONSE);
+                questions.put(after, Variation.CURRENT.withRisk(risk.id(), RiskSetting.AFTER_RESPONSE));
+            }
+        }
+        return questions;
+    }
+
+    private static int futures(List<Effect<Question>> effects) {
+        return effects.stream().mapToInt(Effect::iterations).max().orElse(0);
+    }
+
+    private static List<RiskRow> rows(Plan plan, List<Effect<Question>> effects) {
+        double day = plan.projectCalendar().hoursPerDay() * 60;
+        Map<String, Effect<Question>> after = effects.stream()
+                .filter(effect -> effect.key().setting() == RiskSetting.AFTER_RESPONSE)
+                .collect(Collectors.toMap(effect -> effect.key().risk(), effect -> effect));
+        return effects.stream()
+                .filter(effect -> effect.key().setting() == RiskSetting.OFF)
+                .map(off -> {
+                    String risk = off.key().risk();
+                    Effect<Question> answered = after.get(risk);
+                    return new RiskRow(
+                            risk,
+                            off.differing(),
+                            moved(off, -1, day),
+                            answered == null ? null : moved(answered, 1, day));
+                })
+                .toList();
+    }
+
+    private static Moved moved(Effect<Question> effect, int sign, double day) {
+        return new Moved(
+                sign * effect.duration().change() / day,
+                known(effect.duration().error() / day),
+                sign * effect.cost().change(),
+                known(effect.cost().error()));
+    }
+
+    private static Double known(double error) {
+        return Double.isNaN(error) ? null : error;
+    }
+
+    private static EffectsView view(LoadedPlan plan, State state, List<RiskRow> rows, int iterations, String refusal) {
+        int level = plan.plan().project().targets().confidence();
+        return new EffectsView(plan.revision(), state, level, iterations, TOTAL, rows, refusal);
+    }
+
+    private void tell(UUID project, EffectsView view) {
+        if (wanted.getOrDefault(project, 0L) <= view.revision()) {
+            known.put(project, view);
+            events.publish(project, "effects", view);
+        }
+    }
+
+    private boolean isOld(UUID project, LoadedPlan plan) {
+        return wanted.getOrDefault(project, 0L) > plan.revision();
+    }
+
+    private RunMonitor untilNewer(UUID project, LoadedPlan plan) {
+        return new RunMonitor() {
+            @Override
+            public boolean stopRequested() {
+                return isOld(project, plan);
+            }
+        };
+    }
+}
