@@ -124,7 +124,8 @@ final class SimulateCommand implements Callable<Integer> {
                 inputs,
                 result.settings(),
                 List.of(result.duration(), result.cost().totals()));
-        List<CorrelationReport> correlations = CorrelationReport.of(compiled, result.settings(), result.iterations());
+        List<CorrelationReport> correlations = CorrelationReport.of(
+                compiled, result.settings(), Math.min(result.iterations(), Sensitivity.MOST_ITERATIONS));
         Report report = new Report(plan, result, seconds, drivers.get(0), drivers.get(1), correlations);
         spec.commandLine().getOut().print(new TextReport(report).text());
         spec.commandLine().getOut().flush();

@@ -2,6 +2,7 @@ package app.tychon.cli;
 
 import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.Driver;
+import app.tychon.core.analysis.Sensitivity;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Risk;
 import app.tychon.core.simulation.result.RunResult;
@@ -76,6 +77,9 @@ final class TextReport {
     private void drivers(String of, String unit, List<Driver> drivers, double perUnit) {
         line("");
         line("What drives the %s    (swing: mean in the input's highest tenth less that in its lowest, %s)", of, unit);
+        if (report.result().iterations() > Sensitivity.MOST_ITERATIONS) {
+            line("By the first %,d iterations.", Sensitivity.MOST_ITERATIONS);
+        }
         line("%-10s %-10s %-42s %8s %13s %10s", "input", "", "", "rank r", "of variance", "swing");
         drivers.stream()
                 .limit(MOST_DRIVERS)

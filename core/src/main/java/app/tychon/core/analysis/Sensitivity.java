@@ -6,6 +6,7 @@ import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Centred;
 import app.tychon.core.statistics.Ranking;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,9 @@ import java.util.stream.IntStream;
  * O(inputs × n × outputs + n × inputs in regression²).
  */
 public final class Sensitivity {
+    /** Futures looked at; from so many a correlation is known to one or two units of its third decimal. */
+    public static final int MOST_ITERATIONS = 100_000;
+
     private static final int ITERATIONS_AN_INPUT = 10;
     /** How drivers are ordered: those that vary first, the strongest of them before the others. */
     private static final Comparator<Measured> STRONGEST_FIRST = Comparator.comparing((Measured m) -> !m.varies())
@@ -44,12 +48,16 @@ public final class Sensitivity {
     }
 
     /**
-     * The drivers of each of several outputs.
+     * The drivers of each of several outputs, by the first {@value #MOST_ITERATIONS} iterations at most.
      *
      * @param outputs one value an iteration, as many in each
      */
     public static List<List<Driver>> drivers(Inputs inputs, RunSettings settings, List<double[]> outputs) {
-        return new Sensitivity(inputs, settings, outputs.get(0).length).drivers(outputs);
+        int iterations = Math.min(MOST_ITERATIONS, outputs.get(0).length);
+        return new Sensitivity(inputs, settings, iterations)
+                .drivers(outputs.stream()
+                        .map(output -> Arrays.copyOf(output, iterations))
+                        .toList());
     }
 
     /** An output, and its ranks. */

@@ -67,6 +67,26 @@ class SensitivityTest {
     }
 
     @Test
+    void moreIterationsThanTellMoreAreNotLookedAt() {
+        CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
+                .task("A", 20, new Shape.Uniform(10, 30))
+                .task("B", 20, new Shape.Uniform(15, 25))
+                .link("A", "B")
+                .build());
+        RunSettings many = new RunSettings(Sensitivity.MOST_ITERATIONS + 20_000, 17, Sampling.LATIN, 2);
+        RunSettings enough = new RunSettings(Sensitivity.MOST_ITERATIONS, 17, Sampling.LATIN, 2);
+        Inputs inputs = Inputs.of(plan);
+        assertThat(Sensitivity.drivers(
+                        inputs,
+                        many,
+                        Simulation.outcomes(plan, many, RunMonitor.NONE).duration()))
+                .isEqualTo(Sensitivity.drivers(
+                        inputs,
+                        enough,
+                        Simulation.outcomes(plan, enough, RunMonitor.NONE).duration()));
+    }
+
+    @Test
     void aCertainOutputHasNoDrivers() {
         CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
                 .task("long", 100)
