@@ -25,6 +25,8 @@ public final class Sensitivity {
     public static final int MOST_ITERATIONS = 100_000;
 
     private static final int ITERATIONS_AN_INPUT = 10;
+    /** Inputs in a regression; what comes after the strongest so many adds nothing that could be told from chance. */
+    private static final int MOST_EXAMINED = 500;
     /** How drivers are ordered: those that vary first, the strongest of them before the others. */
     private static final Comparator<Measured> STRONGEST_FIRST = Comparator.comparing((Measured m) -> !m.varies())
             .thenComparing(m -> -m.strength())
@@ -96,7 +98,7 @@ public final class Sensitivity {
     private List<Driver> drivers(Target target, List<Measured> measured) {
         List<Measured> examined = measured.stream()
                 .filter(Measured::varies)
-                .limit(iterations / ITERATIONS_AN_INPUT)
+                .limit(Math.min(MOST_EXAMINED, iterations / ITERATIONS_AN_INPUT))
                 .toList();
         List<Driver> drivers =
                 new ArrayList<>(measured.stream().map(Measured::driver).toList());
