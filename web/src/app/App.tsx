@@ -11,6 +11,7 @@ const ProjectsPage = lazily(() => import("../features/projects/ProjectsPage"), "
 const PlanStage = lazily(() => import("../features/plan/PlanStage"), "PlanStage", MEANWHILE);
 const UpdateStage = lazily(() => import("../features/update/UpdateStage"), "UpdateStage", MEANWHILE);
 const RangesStage = lazily(() => import("../features/ranges/RangesStage"), "RangesStage", MEANWHILE);
+const RisksStage = lazily(() => import("../features/risks/RisksStage"), "RisksStage", MEANWHILE);
 const OddsStage = lazily(() => import("../features/odds/OddsStage"), "OddsStage", MEANWHILE);
 
 const page = (path: string, element: ReactNode) => ({ path, element, errorElement: <StageFault /> });
@@ -31,6 +32,7 @@ const router = createBrowserRouter([
           page("plan", <PlanStage />),
           page("update", <UpdateStage />),
           page("ranges", <RangesStage />),
+          page("risks", <RisksStage />),
           page("odds", <OddsStage />),
         ],
       },

@@ -23,7 +23,13 @@ const known = (over = {}) => ({
 
 describe("what a search finds", () => {
   it("is what can be done and where one can go, while nothing is typed", () => {
-    expect(itemsFor("", known()).map((item) => item.label)).toEqual(["Calendars…", "Plan", "Ranges", "Odds"]);
+    expect(itemsFor("", known()).map((item) => item.label)).toEqual([
+      "Calendars…",
+      "Plan",
+      "Ranges",
+      "Risks",
+      "Odds",
+    ]);
   });
 
   it("are rows by code or words of their name, projects, and words", () => {

@@ -2,5 +2,6 @@
 export const STAGES = [
   { path: "plan", name: "Plan" },
   { path: "ranges", name: "Ranges" },
+  { path: "risks", name: "Risks" },
   { path: "odds", name: "Odds" },
 ] as const;

@@ -1,9 +1,10 @@
 import { type QueryClient, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import type { LiveView, RunView } from "./client";
+import type { EffectsView, LiveView, RunView } from "./client";
 import { undoingKey } from "./edits";
 import { refreshLiveOdds, takeLiveOdds } from "./live";
 import { planKey, refreshPlan } from "./plan";
+import { takeRiskEffects } from "./risks";
 import { runsKey, takeRun } from "./runs";
 
 const AFTER_OWN_EDITS_MS = 300;
@@ -40,6 +41,9 @@ export function listen(client: QueryClient, project: string): () => void {
     });
     events.addEventListener("odds", (event: MessageEvent<string>) => {
       takeLiveOdds(client, project, JSON.parse(event.data) as LiveView);
+    });
+    events.addEventListener("effects", (event: MessageEvent<string>) => {
+      takeRiskEffects(client, project, JSON.parse(event.data) as EffectsView);
     });
   };
   open();

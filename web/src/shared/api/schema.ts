@@ -932,6 +932,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/risks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["risks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/risks/effects": {
         parameters: {
             query?: never;
@@ -1447,6 +1463,15 @@ export interface components {
             own: boolean;
             label: string;
         };
+        EffectView: {
+            effect: string;
+            on: string[];
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            basis: string;
+        };
         EffectsView: {
             /** Format: int64 */
             revision: number;
@@ -1458,6 +1483,7 @@ export interface components {
             iterations: number;
             /** Format: int32 */
             total: number;
+            all?: components["schemas"]["Movement"];
             rows: components["schemas"]["RiskRow"][];
             refusal?: string;
         };
@@ -1762,6 +1788,16 @@ export interface components {
             /** Format: double */
             nearest: number;
         };
+        Movement: {
+            /** Format: double */
+            days: number;
+            /** Format: double */
+            daysError?: number;
+            /** Format: double */
+            money: number;
+            /** Format: double */
+            moneyError?: number;
+        };
         Neighbour: {
             id: string;
             name: string;
@@ -2018,8 +2054,24 @@ export interface components {
             risk: string;
             /** Format: double */
             struck: number;
-            moved: components["schemas"]["Moved"];
-            response?: components["schemas"]["Moved"];
+            moved: components["schemas"]["Movement"];
+            response?: components["schemas"]["Movement"];
+        };
+        RiskView: {
+            id: string;
+            title: string;
+            kind: string;
+            state: string;
+            category: string;
+            owner: string;
+            /** Format: double */
+            chance: number;
+            /** Format: double */
+            perYear?: number;
+            effects: components["schemas"]["EffectView"][];
+            answered: boolean;
+            /** Format: double */
+            chanceAnswered?: number;
         };
         RowEdit: {
             id: string;
@@ -3769,6 +3821,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    risks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RiskView"][];
                 };
             };
         };

@@ -3,10 +3,16 @@ package app.tychon.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import app.tychon.core.simulation.Outputs;
+import app.tychon.core.simulation.Replay;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.difference.Differences;
+import app.tychon.core.simulation.engine.CompiledPlan;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import org.springframework.web.bind.annotation.RestController;
 
 @AnalyzeClasses(packages = "app.tychon", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -37,6 +43,15 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule FEATURES_DO_NOT_GO_ROUND_IN_CIRCLES =
             slices().matching("app.tychon.server.(*)..").should().beFreeOfCycles();
+
+    /** Requests are answered by threads of their own; what simulates goes through the pool. */
+    @ArchTest
+    static final ArchRule CONTROLLERS_DO_NOT_SIMULATE = noClasses()
+            .that()
+            .areAnnotatedWith(RestController.class)
+            .should()
+            .dependOnClassesThat()
+            .belongToAnyOf(Simulation.class, Replay.class, Outputs.class, Differences.class, CompiledPlan.class);
 
     @ArchTest
     static final ArchRule TABLES_KNOW_NO_SUBJECT = noClasses()

@@ -117,12 +117,7 @@ class DecisionTest {
 
     @Test
     void theStaircaseCanBeStopped() {
-        RunMonitor atOnce = new RunMonitor() {
-            @Override
-            public boolean stopRequested() {
-                return true;
-            }
-        };
+        RunMonitor atOnce = RunMonitor.until(() -> true);
         assertThatThrownBy(() -> Staircase.of(CompiledPlan.of(staircase()), SETTINGS, 0.8, atOnce))
                 .isInstanceOf(CancellationException.class);
     }

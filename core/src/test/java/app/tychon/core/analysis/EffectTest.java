@@ -154,12 +154,7 @@ class EffectTest {
     @Test
     void whatTakesLongCanBeStopped() {
         CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(2, 30));
-        RunMonitor atOnce = new RunMonitor() {
-            @Override
-            public boolean stopRequested() {
-                return true;
-            }
-        };
+        RunMonitor atOnce = RunMonitor.until(() -> true);
         assertThat(DayGain.of(plan, SETTINGS, List.of("A1", "A2"), Cut.DAY, 0.8, atOnce, early -> {}))
                 .isEmpty();
         double[] finish = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE).finish();

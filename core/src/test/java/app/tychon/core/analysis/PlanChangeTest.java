@@ -124,12 +124,7 @@ class PlanChangeTest {
 
     @Test
     void itCanBeStopped() {
-        RunMonitor atOnce = new RunMonitor() {
-            @Override
-            public boolean stopRequested() {
-                return true;
-            }
-        };
+        RunMonitor atOnce = RunMonitor.until(() -> true);
         assertThatThrownBy(() -> PlanChange.of(usual().build(), usual().build(), SETTINGS, 0.8, atOnce))
                 .isInstanceOf(CancellationException.class);
     }

@@ -238,12 +238,7 @@ class SimulationTest {
 
     @Test
     void aRunStoppedBeforeItBeganHasNoResult() {
-        RunMonitor never = new RunMonitor() {
-            @Override
-            public boolean stopRequested() {
-                return true;
-            }
-        };
+        RunMonitor never = RunMonitor.until(() -> true);
         CompiledPlan plan = CompiledPlan.of(RandomPlans.oneCalendar(5, 20));
         RunSettings settings = new RunSettings(100, 1, Sampling.PLAIN, 1);
         assertThatThrownBy(() -> Simulation.run(plan, settings, never)).isInstanceOf(CancellationException.class);

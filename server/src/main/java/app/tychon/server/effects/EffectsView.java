@@ -11,6 +11,7 @@ import java.util.List;
  * @param level percent
  * @param iterations futures that they rest on so far; 0 while there are none
  * @param total futures that they will rest on
+ * @param all what the whole register adds; absent while there is nothing, and where it is empty
  * @param rows strongest first
  * @param refusal why they cannot be worked out
  */
@@ -20,6 +21,7 @@ public record EffectsView(
         int level,
         int iterations,
         int total,
+        @Nullable Movement all,
         List<RiskRow> rows,
         @Nullable String refusal) {
     public enum State {
@@ -39,7 +41,7 @@ public record EffectsView(
      * @param moved what it adds as it stands: the percentile with everything less that with it switched off
      * @param response what its response changes, actions included; absent where it has none
      */
-    public record RiskRow(String risk, double struck, Moved moved, @Nullable Moved response) {}
+    public record RiskRow(String risk, double struck, Movement moved, @Nullable Movement response) {}
 
     /**
      * How far the percentiles of finish and cost move.
@@ -49,5 +51,5 @@ public record EffectsView(
      * @param money in the project's currency
      * @param moneyError likewise
      */
-    public record Moved(double days, @Nullable Double daysError, double money, @Nullable Double moneyError) {}
+    public record Movement(double days, @Nullable Double daysError, double money, @Nullable Double moneyError) {}
 }

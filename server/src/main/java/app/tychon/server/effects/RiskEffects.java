@@ -1,17 +1,12 @@
 package app.tychon.server.effects;
 
 import app.tychon.core.analysis.Effect;
-import app.tychon.core.model.Plan;
-import app.tychon.core.model.Risk;
 import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
-import app.tychon.core.simulation.settings.Variation;
-import app.tychon.core.simulation.settings.Variation.RiskSetting;
-import app.tychon.server.effects.EffectsView.Moved;
-import app.tychon.server.effects.EffectsView.RiskRow;
 import app.tychon.server.effects.EffectsView.State;
+import app.tychon.server.effects.RiskQuestions.Question;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
@@ -23,13 +18,11 @@ import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
 import app.tychon.server.problems.BusyException;
 import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -46,9 +39,6 @@ class RiskEffects {
 
     private static final int MOST_KEPT = 20;
     private static final Logger LOG = LoggerFactory.getLogger(RiskEffects.class);
-
-    /** A risk switched off, or after its response. */
-    private record Question(String risk, RiskSetting setting) {}
 
     private final PlanStore plans;
     private final ProjectEvents events;
@@ -70,7 +60,7 @@ class RiskEffects {
         if (view != null && view.revision() == plan.revision()) {
             return view;
         }
-        EffectsView none = view(plan, State.WORKING, List.of(), 0, null);
+        EffectsView none = RiskQuestions.view(plan, State.WORKING, TOTAL, List.of());
         known.put(project, none);
         begin(project, plan);
         return none;
@@ -90,11 +80,11 @@ class RiskEffects {
         long bytes = 2 * RunNeeds.of(plan.plan(), settings).bytes();
         try {
             pool.submit(Urgency.REFINEMENT, "effects of " + project, bytes, turns -> {
-                work(project, plan, settings, pool.watched(turns, untilNewer(project, plan)));
+                work(project, plan, settings, pool.watched(turns, RunMonitor.until(() -> isOld(project, plan))));
                 return null;
             });
         } catch (BusyException e) {
-            tell(project, view(plan, State.REFUSED, List.of(), 0, e.getMessage()));
+            tell(project, refused(plan, e.getMessage()));
         }
     }
 
@@ -105,75 +95,25 @@ class RiskEffects {
             List<Effect<Question>> effects = Effect.of(
                     compiled,
                     settings,
-                    questions(plan.plan()),
+                    RiskQuestions.of(plan.plan()),
                     level,
                     monitor,
-                    some -> tell(project, view(plan, State.WORKING, rows(plan.plan(), some), futures(some), null)));
+                    some -> tell(project, RiskQuestions.view(plan, State.WORKING, TOTAL, some)));
             if (!isOld(project, plan)) {
-                tell(project, view(plan, State.DONE, rows(plan.plan(), effects), TOTAL, null));
+                tell(project, RiskQuestions.view(plan, State.DONE, TOTAL, effects));
             }
         } catch (CancellationException newer) {
             LOG.debug("Effects of risks of {} gave way to a newer edit", project);
         } catch (RuntimeException e) {
             LOG.error("Effects of risks of {} failed", project, e);
             String why = "what the risks do could not be worked out; the plan itself is safe";
-            tell(project, view(plan, State.REFUSED, List.of(), 0, why));
+            tell(project, refused(plan, why));
         }
     }
 
-    private static Map<Question, Variation> questions(Plan plan) {
-        Map<Question, Variation> questions = new LinkedHashMap<>();
-        for (Risk risk : plan.risks()) {
-            if (risk.isLive()) {
-                Question off = new Question(risk.id(), RiskSetting.OFF);
-                questions.put(off, Variation.CURRENT.withRisk(risk.id(), RiskSetting.OFF));
-            }
-            if (risk.isLive() && risk.response().isPresent()) {
-                Question after = new Question(risk.id(), RiskSetting.AFTER_RESPONSE);
-                questions.put(after, Variation.CURRENT.withRisk(risk.id(), RiskSetting.AFTER_RESPONSE));
-            }
-        }
-        return questions;
-    }
-
-    private static int futures(List<Effect<Question>> effects) {
-        return effects.stream().mapToInt(Effect::iterations).max().orElse(0);
-    }
-
-    private static List<RiskRow> rows(Plan plan, List<Effect<Question>> effects) {
-        double day = plan.projectCalendar().hoursPerDay() * 60;
-        Map<String, Effect<Question>> after = effects.stream()
-                .filter(effect -> effect.key().setting() == RiskSetting.AFTER_RESPONSE)
-                .collect(Collectors.toMap(effect -> effect.key().risk(), effect -> effect));
-        return effects.stream()
-                .filter(effect -> effect.key().setting() == RiskSetting.OFF)
-                .map(off -> {
-                    String risk = off.key().risk();
-                    Effect<Question> answered = after.get(risk);
-                    return new RiskRow(
-                            risk,
-                            off.differing(),
-                            moved(off, -1, day),
-                            answered == null ? null : moved(answered, 1, day));
-                })
-                .toList();
-    }
-
-    private static Moved moved(Effect<Question> effect, int sign, double day) {
-        return new Moved(
-                sign * effect.duration().change() / day,
-                known(effect.duration().error() / day),
-                sign * effect.cost().change(),
-                known(effect.cost().error()));
-    }
-
-    private static Double known(double error) {
-        return Double.isNaN(error) ? null : error;
-    }
-
-    private static EffectsView view(LoadedPlan plan, State state, List<RiskRow> rows, int iterations, String refusal) {
+    private static EffectsView refused(LoadedPlan plan, String why) {
         int level = plan.plan().project().targets().confidence();
-        return new EffectsView(plan.revision(), state, level, iterations, TOTAL, rows, refusal);
+        return new EffectsView(plan.revision(), State.REFUSED, level, 0, TOTAL, null, List.of(), why);
     }
 
     private void tell(UUID project, EffectsView view) {
@@ -185,14 +125,5 @@ class RiskEffects {
 
     private boolean isOld(UUID project, LoadedPlan plan) {
         return wanted.getOrDefault(project, 0L) > plan.revision();
-    }
-
-    private RunMonitor untilNewer(UUID project, LoadedPlan plan) {
-        return new RunMonitor() {
-            @Override
-            public boolean stopRequested() {
-                return isOld(project, plan);
-            }
-        };
     }
 }

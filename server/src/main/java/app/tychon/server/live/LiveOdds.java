@@ -169,7 +169,11 @@ public class LiveOdds {
         }
         try {
             pool.submit(urgency, project, bytes(plan, iterations), turns -> {
-                simulate(urgency, project, plan, pool.watched(turns, untilNewer(project, plan)));
+                simulate(
+                        urgency,
+                        project,
+                        plan,
+                        pool.watched(turns, RunMonitor.until(() -> isOld(project, plan.revision()))));
                 return null;
             });
         } catch (BusyException e) {
@@ -223,15 +227,6 @@ public class LiveOdds {
         Outlook first = before == null || before.revision() != plan.revision() ? null : before.first();
         UUID run = keep(new LiveRun(plan.revision(), ready, result));
         tell(project, new LiveView(plan.revision(), State.REFINED, run, plan.revision(), refined, first, null));
-    }
-
-    private RunMonitor untilNewer(UUID project, LoadedPlan plan) {
-        return new RunMonitor() {
-            @Override
-            public boolean stopRequested() {
-                return isOld(project, plan.revision());
-            }
-        };
     }
 
     private void tell(UUID project, LiveView view) {

@@ -17,7 +17,7 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import app.tychon.core.statistics.Sample;
-import app.tychon.exchange.ProjectFileReader;
+import app.tychon.server.Demo;
 import app.tychon.server.effects.EffectsView.RiskRow;
 import app.tychon.server.effects.EffectsView.State;
 import app.tychon.server.events.ProjectEvents;
@@ -26,9 +26,6 @@ import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
-import java.io.InputStream;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
@@ -45,13 +42,10 @@ class RiskEffectsTest {
     private final ProjectEvents events = mock(ProjectEvents.class);
     private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
     private final RiskEffects effects = new RiskEffects(plans, events, pool);
-    private Plan demo;
+    private final Plan demo = Demo.plan();
 
     @BeforeEach
-    void readTheDemo() throws Exception {
-        try (InputStream in = Files.newInputStream(Path.of("..", "examples", "kestrel-ridge.tychon.json"))) {
-            demo = ProjectFileReader.read(in);
-        }
+    void theDemoStands() {
         stands(1, demo);
     }
 
@@ -104,6 +98,8 @@ class RiskEffectsTest {
             assertThat(row.moved().days()).isCloseTo(whole - off, within(1e-9));
             assertThat(row.moved().daysError()).isPositive();
         }
+        double none = atLevel(Variation.CURRENT.withRisks(RiskSetting.OFF));
+        assertThat(last.all().days()).isCloseTo(whole - none, within(1e-9));
         RiskRow answered = last.rows().stream()
                 .filter(row -> row.response() != null)
                 .findFirst()
@@ -130,5 +126,6 @@ class RiskEffectsTest {
         assertThat(asked.revision()).isEqualTo(2);
         List<EffectsView> told = told(2);
         assertThat(told.get(told.size() - 1).rows()).isEmpty();
+        assertThat(told.get(told.size() - 1).all()).isNull();
     }
 }

@@ -14,16 +14,13 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.statistics.Sample;
-import app.tychon.exchange.ProjectFileReader;
+import app.tychon.server.Demo;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveView.State;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
-import java.io.InputStream;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
@@ -40,13 +37,10 @@ class LiveOddsTest {
     private final ProjectEvents events = mock(ProjectEvents.class);
     private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
     private final LiveOdds live = new LiveOdds(plans, events, pool);
-    private Plan demo;
+    private final Plan demo = Demo.plan();
 
     @BeforeEach
-    void readTheDemo() throws Exception {
-        try (InputStream in = Files.newInputStream(Path.of("..", "examples", "kestrel-ridge.tychon.json"))) {
-            demo = ProjectFileReader.read(in);
-        }
+    void theDemoStands() {
         stands(1, demo);
     }
 

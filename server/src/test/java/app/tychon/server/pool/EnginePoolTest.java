@@ -9,10 +9,7 @@ import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
-import app.tychon.exchange.ProjectFileReader;
-import java.io.InputStream;
-import java.nio.file.Files;
-import java.nio.file.Path;
+import app.tychon.server.Demo;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
@@ -20,21 +17,13 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 
 @Timeout(60)
 class EnginePoolTest {
     private final EnginePool pool = new EnginePool(2, 1000);
-    private CompiledPlan demo;
-
-    @BeforeEach
-    void readTheDemo() throws Exception {
-        try (InputStream in = Files.newInputStream(Path.of("..", "examples", "kestrel-ridge.tychon.json"))) {
-            demo = CompiledPlan.of(ProjectFileReader.read(in));
-        }
-    }
+    private final CompiledPlan demo = CompiledPlan.of(Demo.plan());
 
     @AfterEach
     void close() {

@@ -1,8 +1,20 @@
 package app.tychon.core.simulation.settings;
 
+import java.util.function.BooleanSupplier;
+
 /** Watches a run, from the threads that do it. */
 public interface RunMonitor {
     RunMonitor NONE = new RunMonitor() {};
+
+    /** Watches nothing, and asks to stop as soon as something holds. */
+    static RunMonitor until(BooleanSupplier holds) {
+        return new RunMonitor() {
+            @Override
+            public boolean stopRequested() {
+                return holds.getAsBoolean();
+            }
+        };
+    }
 
     /** A run begins; what it has seen can be asked from now on. */
     default void begun(Interim interim) {}

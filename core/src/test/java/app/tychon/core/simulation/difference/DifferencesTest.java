@@ -148,12 +148,7 @@ class DifferencesTest {
         };
         assertThat(Differences.of(plan, settings, off, afterTwo, answers -> {}).iterations())
                 .isEqualTo(1000);
-        RunMonitor atOnce = new RunMonitor() {
-            @Override
-            public boolean stopRequested() {
-                return true;
-            }
-        };
+        RunMonitor atOnce = RunMonitor.until(() -> true);
         assertThatThrownBy(() -> Differences.of(plan, settings, off, atOnce, answers -> {}))
                 .isInstanceOf(CancellationException.class);
     }
