@@ -15,6 +15,7 @@ const MIDDLE = (ROW_HEIGHT - 1) / 2;
 /** What each risk moves on one axis of days: filled as it stands, hollow after its response, with the way between. */
 export function movesDrawing(rows: RegisterRow[], level: number): Drawing<RegisterRow> {
   const domain = axisOf(rows);
+  const isKnown = rows.some((row) => row.moves);
   const scaleOf = (width: number) => scaleLinear(domain, [EDGE, width - EDGE]);
   return {
     width: 300,
@@ -25,11 +26,12 @@ export function movesDrawing(rows: RegisterRow[], level: number): Drawing<Regist
           <text x={EDGE - 10} y="13">
             What it moves: working days on the P{level} finish
           </text>
-          {scale.ticks(Math.max(2, width / EACH_TICK)).map((tick) => (
-            <text key={tick} x={scale(tick)} y={HEADER_HEIGHT - 6} textAnchor="middle">
-              {formatSigned(tick, formatDays)}
-            </text>
-          ))}
+          {isKnown &&
+            scale.ticks(Math.max(2, width / EACH_TICK)).map((tick) => (
+              <text key={tick} x={scale(tick)} y={HEADER_HEIGHT - 6} textAnchor="middle">
+                {formatSigned(tick, formatDays)}
+              </text>
+            ))}
         </svg>
       );
     },

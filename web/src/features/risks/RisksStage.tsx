@@ -6,19 +6,24 @@ import { formatMoney, formatOne, formatSigned, formatWhole } from "../../shared/
 import { Grid } from "../../shared/grid/Grid";
 import { Stage } from "../../shared/stage/Stage";
 import { Notice } from "../../shared/ui/Notice";
+import { useNarrow } from "../../shared/ui/useNarrow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { movesDrawing } from "./MovesDrawing";
 import { fewThatCarryMost, isLive, type RegisterRow, registerRows } from "./register";
 import { registerColumns } from "./registerColumns";
 
+/** From this width on there is room for every column beside titles in full. */
+const ROOMY = 1500;
+
 /** The register, what moves most first: what each risk does to the finish and the cost, alone and after its response. */
 export function RisksStage() {
   const plan = usePlanOfStage();
   const { id, revision, confidence } = plan.project;
+  const isNarrow = useNarrow(ROOMY);
   const risks = useRisks(id, revision);
   const effects = useRiskEffects(id, revision);
   const rows = useMemo(() => registerRows(risks.data ?? [], effects.view), [risks.data, effects.view]);
-  const columns = useMemo(() => registerColumns(confidence), [confidence]);
+  const columns = useMemo(() => registerColumns(confidence, !isNarrow), [confidence, isNarrow]);
   const drawing = useMemo(() => movesDrawing(rows, confidence), [rows, confidence]);
   return (
     <Stage
@@ -50,7 +55,7 @@ function Moved({ plan, rows, effects }: { plan: PlanView; rows: RegisterRow[]; e
   return (
     <Box truncate>
       <b>
-        {formatWhole(open)} {open === 1 ? "risk" : "risks"} at large
+        {formatWhole(open)} {open === 1 ? "risk" : "risks"}
       </b>
       {effects?.all && (
         <>

@@ -18,13 +18,28 @@ function Title({ row }: { row: RegisterRow }) {
           hollow={row.soft}
         />
       </svg>
-      <Box truncate>{row.title}</Box>
+      <Box truncate>
+        {row.title}
+        {row.state !== "open" && <Box as="span" color="softInk">{` · ${row.state}`}</Box>}
+      </Box>
     </Flex>
   );
 }
 
-/** Columns of the register, for a level of confidence. */
-export const registerColumns = (level: number): Column<RegisterRow>[] => [
+const CATEGORY: Column<RegisterRow> = {
+  id: "category",
+  title: "Category",
+  width: 150,
+  soft: true,
+  text: (row) => row.category,
+};
+
+/**
+ * Columns of the register, for a level of confidence.
+ *
+ * @param roomy whether there is room for what can be spared
+ */
+export const registerColumns = (level: number, roomy: boolean): Column<RegisterRow>[] => [
   { id: "code", title: "Code", width: 56, kept: true, soft: true, text: (row) => row.id },
   {
     id: "title",
@@ -35,18 +50,18 @@ export const registerColumns = (level: number): Column<RegisterRow>[] => [
     text: (row) => row.title,
     render: (row) => <Title row={row} />,
   },
-  { id: "state", title: "State", width: 74, soft: true, text: (row) => row.state },
-  { id: "category", title: "Category", width: 150, soft: true, text: (row) => row.category },
-  { id: "owner", title: "Owner", width: 110, soft: true, text: (row) => row.owner },
   { id: "chance", title: "Chance", width: 78, align: "right", text: chanceWords },
   { id: "time", title: "Time", hint: "What it does to time, and where", width: 120, text: timeWords },
   { id: "money", title: "Money", hint: "What it does to cost, and where", width: 120, text: moneyWords },
+  { id: "owner", title: "Owner", width: 110, soft: true, text: (row) => row.owner },
+  ...(roomy ? [CATEGORY] : []),
   {
     id: "days",
     title: "Days",
     hint: `Working days it adds to the P${level} finish; switched off, so many fewer`,
     width: 62,
     align: "right",
+    kept: true,
     text: ({ moves }) => (moves ? formatSigned(moves.moved.days, formatOne) : ""),
   },
   {

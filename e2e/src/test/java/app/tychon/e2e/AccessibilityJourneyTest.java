@@ -117,6 +117,14 @@ class AccessibilityJourneyTest extends Journey {
     }
 
     @Test
+    void theRegisterOfRisks() throws IOException {
+        bringIn(DEMO);
+        browser.goTo("Risks");
+        browser.read("[role='toolbar'] [role='status']", "By 1,000 futures");
+        lookInBothColours("risks");
+    }
+
+    @Test
     void everyViewOfTheOdds() throws IOException {
         bringIn(DEMO);
         browser.goTo("Odds");
