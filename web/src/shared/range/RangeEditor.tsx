@@ -101,13 +101,16 @@ export function RangeEditor({ plan, one }: { plan: PlanView; one: Ranged }) {
       {look.data && doubts(words, look.data).map((doubt) => <Doubt key={doubt}>{doubt}</Doubt>)}
       {draft && (
         <Box my="2" p="2" bg="actionTint" role="status">
-          {effect.data ? (
-            <EffectLine effect={effect.data} project={plan.project} />
-          ) : effect.isError ? (
-            "The effect cannot be shown until the range is sound."
-          ) : (
-            "Simulating what this would change…"
-          )}
+          {/* As high as the answer, so that it does not push the buttons from under the pointer. */}
+          <Box minH="4.5em">
+            {effect.data ? (
+              <EffectLine effect={effect.data} project={plan.project} />
+            ) : effect.isError ? (
+              "The effect cannot be shown until the range is sound."
+            ) : (
+              "Simulating what this would change…"
+            )}
+          </Box>
           <Flex gap="2" mt="2">
             <Button
               size="xs"

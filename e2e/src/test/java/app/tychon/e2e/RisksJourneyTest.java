@@ -41,10 +41,10 @@ class RisksJourneyTest extends Journey {
     void anEditOfThePlanIsFollowed() {
         openRegister();
         String before = browser.read(Browser.cell("R01", "days"), "+");
-        browser.goTo("Plan");
-        browser.select("S20", "duration");
-        browser.type("160", Keys.ENTER);
-        browser.read(Browser.cell("S20", "duration"), "160");
+        browser.goTo("Ranges");
+        browser.select("S20", "high");
+        browser.type("300", Keys.ENTER);
+        browser.read(Browser.cell("S20", "high"), "300");
         browser.goTo("Risks");
         browser.read(WORKED_OUT, "By 1,000 futures");
         browser.readOtherThan(Browser.cell("R01", "days"), before);
