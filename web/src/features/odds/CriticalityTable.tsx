@@ -7,7 +7,7 @@ import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import type { Column, Drawing, GridRow } from "../../shared/grid/types";
 import { Notice } from "../../shared/ui/Notice";
 import { Ring } from "../../shared/ui/Ring";
-import { fading } from "./fading";
+import { fading } from "../../shared/ui/fading";
 import { shareOfFutures } from "./sentences";
 import { useCriticality } from "./useOdds";
 import { oddsKey } from "./oddsKey";

@@ -12,7 +12,7 @@ import { ConfidenceTable } from "./ConfidenceTable";
 import { Contingency } from "./Contingency";
 import { ExplorerBar } from "./ExplorerBar";
 import { OddsChart } from "./OddsChart";
-import { fading } from "./fading";
+import { fading } from "../../shared/ui/fading";
 import { levelsOf, subjectOf, useOddsStore, valuesOf } from "./oddsStore";
 import { RepeatsDialog } from "./RepeatsDialog";
 import { betweenSentence, planSentence, readingSentence, targetSentence } from "./sentences";

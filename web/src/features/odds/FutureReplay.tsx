@@ -5,7 +5,7 @@ import { refusalOf } from "../../shared/api/edits";
 import { editedNumber, formatChance, numberExample, parseNumber } from "../../shared/format/numbers";
 import { Notice } from "../../shared/ui/Notice";
 import { ToolButton } from "../../shared/ui/ToolButton";
-import { fading } from "./fading";
+import { fading } from "../../shared/ui/fading";
 import { FutureRows } from "./FutureRows";
 import { futureSentence, moneySentence, pathSentence, struckSentence } from "./futureWords";
 import { PROJECT_FINISH } from "./subject";

@@ -12,7 +12,7 @@ import {
 import { TextField } from "../../shared/ui/Field";
 import { Notice } from "../../shared/ui/Notice";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
-import { fading } from "./fading";
+import { fading } from "../../shared/ui/fading";
 import { jointSentence } from "./joint";
 import { JointCloud } from "./JointCloud";
 import { type Pledge, useJoint } from "./useOdds";

@@ -14,7 +14,7 @@ import { useSubjectOfAddress } from "./useSubjectOfAddress";
 import { AsItMayTurnOut } from "./AsItMayTurnOut";
 import { CriticalityTable } from "./CriticalityTable";
 import { Explorer } from "./Explorer";
-import { fading } from "./fading";
+import { fading } from "../../shared/ui/fading";
 import { FutureReplay } from "./FutureReplay";
 import { JointOdds } from "./JointOdds";
 import { subjectOf, useOddsStore } from "./oddsStore";

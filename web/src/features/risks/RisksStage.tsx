@@ -5,6 +5,7 @@ import { useRiskEffects, useRisks } from "../../shared/api/risks";
 import { formatMoney, formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
 import { Grid } from "../../shared/grid/Grid";
 import { Stage } from "../../shared/stage/Stage";
+import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
 import { useNarrow } from "../../shared/ui/useNarrow";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
@@ -38,7 +39,7 @@ export function RisksStage() {
       ) : risks.data?.length === 0 ? (
         <Notice>This project has no risks yet. They come with a project file.</Notice>
       ) : (
-        <Box height="100%" opacity={effects.current ? 1 : 0.55}>
+        <Box height="100%" {...fading(!effects.current)}>
           <Grid state={`risks ${id}`} label="Risk register" rows={rows} columns={columns} drawing={drawing} />
         </Box>
       )}
