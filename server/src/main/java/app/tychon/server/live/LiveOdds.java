@@ -177,7 +177,7 @@ public class LiveOdds {
                 return null;
             });
         } catch (BusyException e) {
-            refuse(project, plan, e.getMessage());
+            giveUp(urgency, project, plan, e.getMessage());
         }
     }
 
@@ -192,7 +192,7 @@ public class LiveOdds {
             LOG.debug("Live odds of {} gave way to a newer edit", project);
         } catch (RuntimeException e) {
             LOG.error("Live odds of {} failed", project, e);
-            refuse(project, plan, "the simulation failed; the plan itself is safe");
+            giveUp(urgency, project, plan, "the simulation failed; the plan itself is safe");
         }
     }
 
@@ -210,6 +210,13 @@ public class LiveOdds {
                         first,
                         null));
         work(Urgency.REFINEMENT, project, plan, REFINED);
+    }
+
+    /** First odds that were told stay, where they cannot be refined. */
+    private void giveUp(Urgency urgency, UUID project, LoadedPlan plan, String why) {
+        if (urgency == Urgency.FIRST_ODDS) {
+            refuse(project, plan, why);
+        }
     }
 
     private void refuse(UUID project, LoadedPlan plan, String why) {

@@ -16,8 +16,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
@@ -28,7 +26,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public final class EnginePool {
-    private static final Logger LOG = LoggerFactory.getLogger(EnginePool.class);
     /** Pieces of work that may wait for room. */
     private static final int MOST_WAITING = 2000;
     /** Share of the memory that what nobody waits for may take, so that there is room for what somebody does. */
@@ -246,6 +243,5 @@ public final class EnginePool {
     @PreDestroy
     public void close() {
         threads.shutdownNow();
-        LOG.debug("The pool is closed");
     }
 }
