@@ -30,7 +30,7 @@ export function RisksStage() {
     <Stage
       name="Risks"
       sentence={<Moved plan={plan} rows={rows} effects={effects.view} />}
-      tools={<Progress effects={effects.view} current={effects.current} />}
+      tools={<Progress effects={effects.view} current={effects.current} error={effects.error?.message} />}
     >
       {risks.isError ? (
         <Notice alert retry={() => void risks.refetch()}>
@@ -76,11 +76,12 @@ function Moved({ plan, rows, effects }: { plan: PlanView; rows: RegisterRow[]; e
 }
 
 /** How well it is known by now. */
-function Progress({ effects, current }: { effects?: EffectsView; current: boolean }) {
-  if (effects?.refusal) {
+function Progress({ effects, current, error }: { effects?: EffectsView; current: boolean; error?: string }) {
+  const refusal = effects?.refusal ?? error;
+  if (refusal) {
     return (
-      <Box role="alert" color="risk">
-        {effects.refusal}
+      <Box role="alert" color="risk" truncate title={refusal}>
+        {refusal}
       </Box>
     );
   }

@@ -9,7 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.ToDoubleFunction;
+import java.util.function.DoubleUnaryOperator;
 
 /** What the futures beyond a threshold of an output share, that the others do not. */
 public final class LateFutures {
@@ -70,8 +70,7 @@ public final class LateFutures {
 
     private static Shared shared(Input input, double[] values, boolean[] late, int count) {
         // Of an occurrence it counts whether the risk struck, not how often.
-        ToDoubleFunction<Double> read =
-                input.kind() == Input.Kind.OCCURRENCE ? times -> times > 0 ? 1 : 0 : value -> value;
+        DoubleUnaryOperator read = input.kind() == Input.Kind.OCCURRENCE ? times -> times > 0 ? 1 : 0 : value -> value;
         double[] sums = new double[2];
         for (int i = 0; i < late.length; i++) {
             values[i] = read.applyAsDouble(values[i]);

@@ -74,10 +74,7 @@ public final class ResponseSets {
     }
 
     private static double cost(Response response) {
-        return response.actions().stream()
-                .filter(action -> action.state() != Action.State.DROPPED)
-                .mapToDouble(Action::cost)
-                .sum();
+        return response.keptActions().stream().mapToDouble(Action::cost).sum();
     }
 
     /**

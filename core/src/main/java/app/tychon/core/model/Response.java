@@ -8,4 +8,11 @@ public record Response(double probability, List<Impact> impacts, List<Action> ac
         impacts = List.copyOf(impacts);
         actions = List.copyOf(actions);
     }
+
+    /** Actions that cost money: all but those that were dropped. */
+    public List<Action> keptActions() {
+        return actions.stream()
+                .filter(action -> action.state() != Action.State.DROPPED)
+                .toList();
+    }
 }

@@ -104,7 +104,7 @@ class RiskEffects {
             }
         } catch (CancellationException newer) {
             LOG.debug("Effects of risks of {} gave way to a newer edit", project);
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | OutOfMemoryError e) {
             LOG.error("Effects of risks of {} failed", project, e);
             String why = "what the risks do could not be worked out; the plan itself is safe";
             tell(project, refused(plan, why));

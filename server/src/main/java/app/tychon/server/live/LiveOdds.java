@@ -190,7 +190,7 @@ public class LiveOdds {
             }
         } catch (CancellationException newer) {
             LOG.debug("Live odds of {} gave way to a newer edit", project);
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | OutOfMemoryError e) {
             LOG.error("Live odds of {} failed", project, e);
             giveUp(urgency, project, plan, "the simulation failed; the plan itself is safe");
         }

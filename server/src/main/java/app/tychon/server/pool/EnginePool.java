@@ -50,7 +50,6 @@ public final class EnginePool {
     private final long room;
     private final List<Piece> waiting = new ArrayList<>();
     private final ExecutorService threads;
-    private final AtomicInteger requests = new AtomicInteger();
     private long taken;
     private int working;
     private long pieces;
@@ -181,15 +180,11 @@ public final class EnginePool {
 
     /** A request is being answered: what nobody waits for leaves it a processor. */
     void requestBegun() {
-        if (requests.getAndIncrement() == 0) {
-            turns.reserve(true);
-        }
+        turns.othersBegin();
     }
 
     void requestEnded() {
-        if (requests.decrementAndGet() == 0) {
-            turns.reserve(false);
-        }
+        turns.othersEnd();
     }
 
     /** Lets others work while the calling thread is held up for a reason of its own. */

@@ -35,6 +35,8 @@ final class Turns {
     private final ThreadLocal<Boolean> holding = ThreadLocal.withInitial(() -> false);
     private final int threads;
     private int free;
+    /** How many do other things than calculating. */
+    private int others;
     /** Threads that are left to other things than calculating, by what nobody waits for. */
     private int reserved;
 
@@ -46,9 +48,19 @@ final class Turns {
         free = threads;
     }
 
-    /** Leaves a thread's worth of the processors, where there are several, to others than what nobody waits for. */
-    synchronized void reserve(boolean one) {
-        reserved = one && threads > 1 ? 1 : 0;
+    /** While others need a processor, where there are several, what nobody waits for leaves them one. */
+    synchronized void othersBegin() {
+        others++;
+        reserve();
+    }
+
+    synchronized void othersEnd() {
+        others--;
+        reserve();
+    }
+
+    private void reserve() {
+        reserved = others > 0 && threads > 1 ? 1 : 0;
         call();
     }
 

@@ -83,7 +83,9 @@ class TurnsTest {
         Turns two = new Turns(2);
         Claim run = claim(Urgency.RECORDED, "a");
         two.take(run);
-        two.reserve(true);
+        two.othersBegin();
+        two.othersBegin();
+        two.othersEnd();
         CountDownLatch second = new CountDownLatch(1);
         Thread helper = new Thread(() -> {
             two.take(run);
@@ -101,7 +103,7 @@ class TurnsTest {
         odds.start();
         odds.join();
         assertThat(second.getCount()).as("the helper waits, first odds did not").isEqualTo(1);
-        two.reserve(false);
+        two.othersEnd();
         helper.join();
         assertThat(second.getCount()).isZero();
         two.leave();

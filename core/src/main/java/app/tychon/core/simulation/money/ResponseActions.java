@@ -19,8 +19,7 @@ public final class ResponseActions {
                 .filter(Risk::isLive)
                 .filter(risk -> variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE)
                 .sorted(Comparator.comparing(Risk::id))
-                .flatMap(risk -> risk.response().map(Response::actions).orElse(List.of()).stream())
-                .filter(action -> action.state() != Action.State.DROPPED)
+                .flatMap(risk -> risk.response().map(Response::keptActions).orElse(List.of()).stream())
                 .toList();
     }
 }
