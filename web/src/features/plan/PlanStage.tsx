@@ -9,8 +9,8 @@ import type { PlanView } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
 import { formatMoney } from "../../shared/format/numbers";
 import { type PlanDrawing, PlanGrid } from "../../shared/planGrid/PlanGrid";
-import { FindBar } from "../../shared/planGrid/FindBar";
-import { sieveOf } from "../../shared/planGrid/filters";
+import { FindBar } from "../../shared/grid/FindBar";
+import { FILTERS, sieveOf } from "../../shared/planGrid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { Choice } from "../../shared/ui/Choice";
 import { PlanQuality } from "../../shared/ui/PlanQuality";
@@ -22,8 +22,8 @@ import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { useLiveSpans } from "../../shared/api/live";
 import { useSheetStore } from "../../shared/sheet/sheetStore";
 import { ToolButton } from "../../shared/ui/ToolButton";
-import { isShown, useColumnChoice } from "./columnChoice";
-import { ColumnMenu } from "./ColumnMenu";
+import { isShown, useColumnChoice } from "../../shared/grid/columnChoice";
+import { ColumnMenu } from "../../shared/grid/ColumnMenu";
 import { LinkLines } from "./LinkLines";
 import { planColumns } from "./planColumns";
 import { RAISED } from "../../shared/timeline/TimelineRow";
@@ -50,7 +50,7 @@ export function PlanStage() {
   const search = useGridStore((state) => viewOf(state, plan.project.id).search);
   const sieve = useMemo(() => sieveOf(plan, search), [plan, search]);
   const navigate = useNavigate();
-  const choice = useColumnChoice();
+  const choice = useColumnChoice("plan");
   const [address, setAddress] = useSearchParams();
   const [other, setOther] = useState<Panel>();
   const panel = address.has("check") ? "check" : other;
@@ -134,7 +134,7 @@ export function PlanStage() {
       }
       tools={
         <>
-          <FindBar project={plan.project.id} />
+          <FindBar grid={plan.project.id} filters={FILTERS} />
           <Choice label="Zoom" choices={ZOOMS} value={zoom} onChange={setZoom} />
           <Flex gap="0">
             <ToolButton label="Sheet of the row" hint="Sheet of the row (Alt Enter)" onClick={openSheet}>

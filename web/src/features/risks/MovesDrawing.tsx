@@ -6,7 +6,7 @@ import { formatDays, formatOne, formatSigned } from "../../shared/format/numbers
 import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
 import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import type { Drawing } from "../../shared/grid/types";
-import { axisOf, type RegisterRow } from "./register";
+import { axisOf, placesOf, type RegisterRow } from "./register";
 
 const EDGE = 18;
 const EACH_TICK = 64;
@@ -64,11 +64,12 @@ interface MovesProps {
 }
 
 function Moves({ row, moves, level, scale, width }: MovesProps) {
-  const kind = row.kind === "opportunity" ? "opportunity" : "threat";
+  const kind = row.risk?.kind === "opportunity" ? "opportunity" : "threat";
   const colour = `var(--chakra-colors-${kind === "threat" ? "risk" : "action"})`;
   const zero = scale(0);
-  const now = scale(moves.moved.days);
-  const after = moves.response && scale(moves.moved.days + moves.response.days);
+  const places = placesOf(row);
+  const now = scale(places?.now ?? 0);
+  const after = places?.other === undefined ? undefined : scale(places.other);
   return (
     <Box title={movesSentence(row, moves, level)} height={`${ROW_HEIGHT - 1}px`}>
       <svg width={width} height={ROW_HEIGHT - 1} aria-hidden>
@@ -95,6 +96,10 @@ function Moves({ row, moves, level, scale, width }: MovesProps) {
 /** What a risk moves, in a sentence, with how well that is known. */
 export function movesSentence(row: RegisterRow, { moved, response }: RiskMoves, level: number): string {
   const error = moved.daysError === undefined ? "" : ` ± ${formatOne(moved.daysError)}`;
-  const now = `${row.title}: ${formatSigned(moved.days, formatOne)}${error} working days on the P${level} finish`;
-  return response ? `${now}; after its response ${formatSigned(moved.days + response.days, formatOne)}` : now;
+  const now = `${row.risk?.title}: ${formatSigned(moved.days, formatOne)}${error} working days on the P${level} finish`;
+  if (!response) return now;
+  const other = formatSigned(placesOf(row)?.other ?? 0, formatOne);
+  return row.risk?.response?.decided
+    ? `${now}; without the response that is decided on ${other}`
+    : `${now}; after its response ${other}`;
 }

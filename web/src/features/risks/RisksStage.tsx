@@ -1,58 +1,154 @@
-import { Box } from "@chakra-ui/react";
-import { useMemo } from "react";
-import type { EffectsView, PlanView } from "../../shared/api/client";
-import { useRiskEffects, useRisks } from "../../shared/api/risks";
+import { Box, chakra } from "@chakra-ui/react";
+import { PanelBottom, PanelRight } from "lucide-react";
+import { useMemo, useState } from "react";
+import type { EffectsView, PlanView, RiskView } from "../../shared/api/client";
+import { useRegister, useRiskEdits, useRiskEffects } from "../../shared/api/risks";
 import { formatMoney, formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
-import { Grid } from "../../shared/grid/Grid";
+import { isShown, useColumnChoice } from "../../shared/grid/columnChoice";
+import { ColumnMenu } from "../../shared/grid/ColumnMenu";
+import { FindBar } from "../../shared/grid/FindBar";
+import { useGridStore, viewOf } from "../../shared/grid/gridStore";
+import { useSheetStore } from "../../shared/sheet/sheetStore";
+import type { Command } from "../../shared/stage/commands";
 import { Stage } from "../../shared/stage/Stage";
-import { fading } from "../../shared/ui/fading";
+import { StageMenu } from "../../shared/stage/StageMenu";
+import { lazily } from "../../shared/ui/lazily";
 import { Notice } from "../../shared/ui/Notice";
-import { useNarrow } from "../../shared/ui/useNarrow";
+import { ToolButton } from "../../shared/ui/ToolButton";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
-import { movesDrawing } from "./MovesDrawing";
-import { fewThatCarryMost, isLive, type RegisterRow, registerRows } from "./register";
+import { type Arrangement, ARRANGEMENTS, fewThatCarryMost, registerRows, RISK_FILTERS } from "./register";
 import { registerColumns } from "./registerColumns";
+import { RegisterGrid, registerKey } from "./RegisterGrid";
+import { isLive } from "./riskWords";
 
-/** From this width on there is room for every column beside titles in full. */
-const ROOMY = 1500;
+const RiskSheet = lazily(() => import("./RiskSheet"), "RiskSheet");
+const Select = chakra("select");
+const ARRANGED = "tychon.risks.arranged";
 
 /** The register, what moves most first: what each risk does to the finish and the cost, alone and after its response. */
 export function RisksStage() {
   const plan = usePlanOfStage();
   const { id, revision, confidence } = plan.project;
-  const isNarrow = useNarrow(ROOMY);
-  const risks = useRisks(id, revision);
+  const register = useRegister(id, revision);
+  const risks = useMemo(() => register.data?.risks ?? [], [register.data]);
   const effects = useRiskEffects(id, revision);
-  const rows = useMemo(() => registerRows(risks.data ?? [], effects.view), [risks.data, effects.view]);
-  const columns = useMemo(() => registerColumns(confidence, !isNarrow), [confidence, isNarrow]);
-  const drawing = useMemo(() => movesDrawing(rows, confidence), [rows, confidence]);
+  const edits = useRiskEdits(id);
+  const choice = useColumnChoice("risks");
+  const sheet = useSheetStore();
+  const [arrangement, setArrangement] = useState(
+    () => (localStorage.getItem(ARRANGED) ?? "effect") as Arrangement,
+  );
+  const [withPlan, setWithPlan] = useState(false);
+  const columns = useMemo(() => registerColumns(confidence, risks), [confidence, risks]);
+  const shown = useMemo(
+    () => columns.filter((column) => isShown(choice.kept, column)),
+    [columns, choice.kept],
+  );
+  const selected = useGridStore((state) => viewOf(state, registerKey(id)).active?.row);
+  const chosen = risks.find((risk) => risk.id === selected) ?? risks[0];
+  const arrange = (how: Arrangement) => {
+    localStorage.setItem(ARRANGED, how);
+    setArrangement(how);
+  };
+  const commands: Command[] = [
+    { id: "plan", label: "The plan beside the register", run: () => setWithPlan(!withPlan) },
+    { id: "sheet", label: "Sheet of the risk", keys: "Alt Enter", run: sheet.toggle },
+  ];
   return (
     <Stage
       name="Risks"
-      sentence={<Moved plan={plan} rows={rows} effects={effects.view} />}
-      tools={<Progress effects={effects.view} current={effects.current} error={effects.error?.message} />}
+      commands={commands}
+      sentence={<Moved plan={plan} risks={risks} effects={effects.view} />}
+      tools={
+        <>
+          <Progress effects={effects.view} current={effects.current} error={effects.error?.message} />
+          <FindBar grid={registerKey(id)} filters={RISK_FILTERS} />
+          <Select
+            aria-label="Arranged"
+            bg="panel"
+            borderWidth="1px"
+            borderColor="line"
+            px="1"
+            py="0.5"
+            value={arrangement}
+            onChange={(event) => arrange(event.target.value as Arrangement)}
+          >
+            {ARRANGEMENTS.map((one) => (
+              <option key={one.value} value={one.value}>
+                {one.label}
+              </option>
+            ))}
+          </Select>
+          <Box display="flex">
+            <ToolButton
+              label="The plan beside the register"
+              hint="The plan below, to give risks to its rows"
+              onClick={() => setWithPlan(!withPlan)}
+            >
+              <PanelBottom size={16} />
+            </ToolButton>
+            <ToolButton label="Sheet of the risk" hint="Sheet of the risk (Alt Enter)" onClick={sheet.toggle}>
+              <PanelRight size={16} />
+            </ToolButton>
+            <ColumnMenu columns={columns} choice={choice} />
+            <StageMenu label="More for risks" commands={commands} filesTitle="Take out" />
+          </Box>
+        </>
+      }
+      beside={
+        sheet.open &&
+        chosen && (
+          <RiskSheet
+            key={chosen.id}
+            plan={plan}
+            risk={chosen}
+            risks={risks}
+            scheme={register.data?.scheme}
+            moves={effects.view?.rows.find((row) => row.risk === chosen.id)}
+            edits={edits}
+            onClose={sheet.close}
+          />
+        )
+      }
     >
-      {risks.isError ? (
-        <Notice alert retry={() => void risks.refetch()}>
-          The risks cannot be shown: {risks.error.message}
+      {register.isError ? (
+        <Notice alert retry={() => void register.refetch()}>
+          The risks cannot be shown: {register.error.message}
         </Notice>
-      ) : risks.data?.length === 0 ? (
-        <Notice>This project has no risks yet. They come with a project file.</Notice>
       ) : (
-        <Box height="100%" {...fading(!effects.current)}>
-          <Grid state={`risks ${id}`} label="Risk register" rows={rows} columns={columns} drawing={drawing} />
-        </Box>
+        register.data && (
+          <RegisterGrid
+            plan={plan}
+            risks={risks}
+            effects={effects.view}
+            current={effects.current}
+            columns={shown}
+            arrangement={arrangement}
+            edits={edits}
+            withPlan={withPlan}
+            onSheet={sheet.toggle}
+          />
+        )
       )}
     </Stage>
   );
 }
 
 /** How much the register as a whole moves, and how few carry four fifths. */
-function Moved({ plan, rows, effects }: { plan: PlanView; rows: RegisterRow[]; effects?: EffectsView }) {
-  const open = rows.filter(isLive).length;
-  if (open === 0) return null;
+function Moved({
+  plan,
+  risks,
+  effects,
+}: {
+  plan: PlanView;
+  risks: readonly RiskView[];
+  effects?: EffectsView;
+}) {
+  const live = risks.filter(isLive);
+  if (risks.length === 0) return <Box truncate>No risks yet. Type the first one, or take in a register.</Box>;
+  const open = live.length;
   const level = plan.project.confidence;
-  const few = fewThatCarryMost(rows);
+  const few = fewThatCarryMost(registerRows(live, effects));
   return (
     <Box truncate>
       <b>

@@ -1,20 +1,9 @@
 import { describe, expect, it } from "vitest";
-import type { EffectsView, RiskView } from "../../shared/api/client";
+import type { EffectsView } from "../../shared/api/client";
 import { movesSentence } from "./MovesDrawing";
-import { axisOf, chanceWords, fewThatCarryMost, moneyWords, registerRows, timeWords } from "./register";
-
-const risk = (id: string, more: Partial<RiskView> = {}): RiskView => ({
-  id,
-  title: `Risk ${id}`,
-  kind: "threat",
-  state: "open",
-  category: "Site",
-  owner: "",
-  chance: 0.3,
-  effects: [],
-  answered: false,
-  ...more,
-});
+import { chanceWords, moneyWords, timeWords } from "./effectWords";
+import { axisOf, fewThatCarryMost, fits, groupedRows, nextCode, registerRows } from "./register";
+import { A_RESPONSE, aRisk as risk, anEffect } from "../../test/aRisk";
 
 const moved = (days: number, money = 0) => ({ days, daysError: 0.5, money, moneyError: 10 });
 
@@ -33,7 +22,10 @@ const effects: EffectsView = {
 };
 
 describe("the register", () => {
-  const rows = registerRows([risk("A"), risk("X", { state: "closed" }), risk("O"), risk("B")], effects);
+  const rows = registerRows(
+    [risk("A"), risk("X", { state: "closed" }), risk("O"), risk("B", { response: A_RESPONSE })],
+    effects,
+  );
 
   it("has what moves most first, and what takes no part last and softly", () => {
     expect(rows.map((row) => row.id)).toEqual(["B", "O", "A", "X"]);
@@ -50,6 +42,51 @@ describe("the register", () => {
     expect(axisOf([])).toEqual([0, 1]);
   });
 
+  it("tells of a decided response what the risk would move without it", () => {
+    const [first] = registerRows([risk("B", { response: { ...A_RESPONSE, decided: true } })], effects);
+    expect(movesSentence(first!, effects.rows[0]!, 80)).toContain(
+      "without the response that is decided on +32.0",
+    );
+    expect(axisOf([first!])).toEqual([0, 32]);
+  });
+
+  it("can be grouped by the project's own tree, with sums at the heads", () => {
+    const rows = registerRows(
+      [
+        risk("A", { category: "Site/Weather" }),
+        risk("B", { category: "Site/Ground" }),
+        risk("O", { category: "Supply" }),
+      ],
+      effects,
+    );
+    const grouped = groupedRows(rows, "category", new Set());
+    expect(grouped.map((row) => [row.group?.title ?? row.id, row.depth])).toEqual([
+      ["Site", 0],
+      ["Ground", 1],
+      ["B", 2],
+      ["Weather", 1],
+      ["A", 2],
+      ["Supply", 0],
+      ["O", 1],
+    ]);
+    expect(grouped[0]?.group).toMatchObject({ count: 2, days: 24 });
+    const closed = groupedRows(rows, "category", new Set(["group /Site"]));
+    expect(closed.map((row) => row.group?.title ?? row.id)).toEqual(["Site", "Supply", "O"]);
+  });
+
+  it("is looked through by text and by what is the matter", () => {
+    expect(fits(risk("A", { owner: "Site manager" }), { text: "manager" })).toBe(true);
+    expect(fits(risk("A"), { text: "", filter: "unowned" })).toBe(true);
+    expect(fits(risk("A"), { text: "", filter: "answered" })).toBe(false);
+    expect(fits(risk("A"), { text: "crane" })).toBe(false);
+  });
+
+  it("goes on counting codes as the last one does", () => {
+    expect(nextCode([risk("R08"), risk("R09")])).toBe("R10");
+    expect(nextCode([risk("R10"), risk("R09")])).toBe("R11");
+    expect(nextCode([])).toBe("R01");
+  });
+
   it("says what a risk moves, how well that is known, and what its response leaves", () => {
     expect(movesSentence(rows[0]!, effects.rows[0]!, 80)).toBe(
       "Risk B: +20.0 ± 0.5 working days on the P80 finish; after its response +8.0",
@@ -58,13 +95,8 @@ describe("the register", () => {
 });
 
 describe("a risk in words", () => {
-  const effect = (what: string, low: number, high: number, basis: string, on = ["A10"]) => ({
-    effect: what,
-    low,
-    high,
-    basis,
-    on,
-  });
+  const effect = (what: string, low: number, high: number, basis: string, on = ["A10"]) =>
+    anEffect({ effect: what, low, high, basis, on });
 
   it("has a chance, or strikes so often a year", () => {
     expect(chanceWords(risk("A"))).toBe("30 %");
@@ -73,21 +105,15 @@ describe("a risk in words", () => {
   });
 
   it("adds or scales time and money, here or there", () => {
-    const both = risk("A", {
-      effects: [
-        effect("addTime", 10, 60, "days"),
-        effect("scaleTime", 1.02, 1.15, "factor", ["S", "E"]),
-        effect("addCost", 25_000, 110_000, "money"),
-      ],
-    });
+    const both = [
+      effect("addTime", 10, 60, "days"),
+      effect("scaleTime", 1.02, 1.15, "factor", ["S", "E"]),
+      effect("addCost", 25_000, 110_000, "money"),
+    ];
     expect(timeWords(both)).toBe("10–60 d on A10, 2–15 % on 2");
     expect(moneyWords(both)).toBe("25k–110k on A10");
-    expect(timeWords(risk("O", { effects: [effect("addTime", -20, -8, "days")] }))).toBe(
-      "−20 to −8 d on A10",
-    );
-    expect(timeWords(risk("H", { effects: [effect("addTime", 4, 4, "hours")] }))).toBe("4 h on A10");
-    expect(moneyWords(risk("S", { effects: [effect("scaleCost", 1.03, 1.22, "factor")] }))).toBe(
-      "3–22 % on A10",
-    );
+    expect(timeWords([effect("addTime", -20, -8, "days")])).toBe("−20 to −8 d on A10");
+    expect(timeWords([effect("addTime", 4, 4, "hours")])).toBe("4 h on A10");
+    expect(moneyWords([effect("scaleCost", 1.03, 1.22, "factor")])).toBe("3–22 % on A10");
   });
 });

@@ -1,61 +1,160 @@
-import type { EffectsView, RiskEffect, RiskMoves, RiskView } from "../../shared/api/client";
-import { formatAmount, formatChance, formatDays, formatWhole } from "../../shared/format/numbers";
+import type { EffectsView, RiskMoves, RiskView } from "../../shared/api/client";
 import type { GridRow } from "../../shared/grid/types";
+import { isLive, STATES } from "./riskWords";
 
-/** A risk in the register, with what it moves where that is known. */
-export type RegisterRow = GridRow & RiskView & { moves?: RiskMoves };
+/** A risk in the register, with what it moves where that is known; the head of a group; or the row a new one is written in. */
+export type RegisterRow = GridRow & {
+  risk?: RiskView;
+  moves?: RiskMoves;
+  group?: { title: string; count: number; days: number; money: number };
+};
 
-/** What moves most comes first, by days and then by money; then what is not known to move anything, in its own order. */
-export function registerRows(risks: RiskView[], effects: EffectsView | undefined): RegisterRow[] {
+/** In what order risks stand, and what they are grouped by. */
+export const ARRANGEMENTS = [
+  { value: "effect", label: "By effect" },
+  { value: "score", label: "By score" },
+  { value: "code", label: "By code" },
+  { value: "category", label: "By category" },
+  { value: "owner", label: "By owner" },
+  { value: "state", label: "By state" },
+] as const;
+export type Arrangement = (typeof ARRANGEMENTS)[number]["value"];
+
+/** What risks can be looked for by, beside their text. */
+export const RISK_FILTERS = [
+  { value: "", label: "All risks" },
+  { value: "live", label: "Open and occurred" },
+  { value: "threat", label: "Threats" },
+  { value: "opportunity", label: "Opportunities" },
+  { value: "answered", label: "With a response" },
+  { value: "undecided", label: "Response not decided" },
+  { value: "unanswered", label: "Without a response" },
+  { value: "beyond", label: "Beyond what is tolerated" },
+  { value: "unquantified", label: "Without an effect" },
+  { value: "unowned", label: "Without an owner" },
+] as const;
+
+const FITS: Record<string, (risk: RiskView) => boolean> = {
+  live: isLive,
+  threat: (risk) => risk.kind === "threat",
+  opportunity: (risk) => risk.kind === "opportunity",
+  answered: (risk) => risk.response !== undefined,
+  undecided: (risk) => risk.response !== undefined && !risk.response.decided,
+  unanswered: (risk) => risk.response === undefined,
+  beyond: (risk) => risk.score?.beyond === true,
+  unquantified: (risk) => risk.effects.length === 0,
+  unowned: (risk) => risk.owner === "",
+};
+
+export interface RiskSearch {
+  text: string;
+  filter?: string;
+  rows?: { ids: ReadonlySet<string> };
+}
+
+/** Whether a risk is one of those looked for. */
+export function fits(risk: RiskView, { text, filter, rows }: RiskSearch): boolean {
+  const said = `${risk.id} ${risk.title} ${risk.category} ${risk.owner} ${risk.cause} ${risk.event}`;
+  return (
+    (!rows || rows.ids.has(risk.id)) &&
+    (FITS[filter ?? ""]?.(risk) ?? true) &&
+    said.toLowerCase().includes(text.trim().toLowerCase())
+  );
+}
+
+/** Risks with what they move, in the order of an arrangement: what moves most first, by days and then by money. */
+export function registerRows(
+  risks: readonly RiskView[],
+  effects: EffectsView | undefined,
+  arrangement: Arrangement = "effect",
+): RegisterRow[] {
   const moves = new Map(effects?.rows.map((row) => [row.risk, row]));
-  return risks
-    .map((risk) => ({ ...risk, depth: 0, soft: !isLive(risk), moves: moves.get(risk.id) }))
-    .sort((a, b) => size(b, "days") - size(a, "days") || size(b, "money") - size(a, "money"));
+  const rows = risks.map((risk) => ({
+    id: risk.id,
+    depth: 0,
+    soft: !isLive(risk),
+    risk,
+    moves: moves.get(risk.id),
+  }));
+  if (arrangement === "code") return rows;
+  if (arrangement === "score")
+    return rows.sort((a, b) => (b.risk.score?.product ?? 0) - (a.risk.score?.product ?? 0));
+  return rows.sort((a, b) => size(b, "days") - size(a, "days") || size(b, "money") - size(a, "money"));
 }
 
 const size = ({ moves }: RegisterRow, of: "days" | "money") => Math.abs(moves?.moved[of] ?? 0);
 
-/** Whether it takes part in the simulation. */
-export const isLive = ({ state }: RiskView) => state === "open" || state === "occurred";
-
-/** 30 %, or how often a year. */
-export function chanceWords({ chance, perYear }: RiskView): string {
-  if (perYear === undefined) return formatChance(chance);
-  const often = `${formatDays(perYear)} a year`;
-  return chance < 1 ? `${formatChance(chance)}, ${often}` : often;
+/** Rows under the heads of their groups, groups with what moves most first; groups that are closed show their head alone. */
+export function groupedRows(
+  rows: readonly RegisterRow[],
+  arrangement: Arrangement,
+  closed: ReadonlySet<string>,
+): RegisterRow[] {
+  const titles = GROUPS[arrangement];
+  if (!titles) return [...rows];
+  const heads = new Map<string, Head>();
+  const top: Head[] = [];
+  for (const row of rows) {
+    if (!row.risk) continue;
+    let beneath = top;
+    let path = "";
+    let head: Head | undefined;
+    for (const title of titles(row.risk)) {
+      path = `${path}/${title}`;
+      head = heads.get(path);
+      if (!head) {
+        head = { path, title, rows: [], heads: [] };
+        heads.set(path, head);
+        beneath.push(head);
+      }
+      beneath = head.heads;
+    }
+    head?.rows.push(row);
+  }
+  return top.flatMap((head) => shown(head, 0, closed));
 }
 
-/** What it does to time: "10–60 d on S20", "2–15 % on 2"; several one after the other. */
-export const timeWords = (risk: RiskView) => words(risk, "Time", "d");
-
-/** What it does to money: "25k–110k on K32", "3–22 % on K22". */
-export const moneyWords = (risk: RiskView) => words(risk, "Cost", "");
-
-const words = (risk: RiskView, what: "Time" | "Cost", unit: string) =>
-  risk.effects
-    .filter(({ effect }) => effect.endsWith(what))
-    .map((effect) => `${sizeWords(effect, unit)} on ${targetWords(effect.on)}`)
-    .join(", ");
-
-const targetWords = (on: string[]) => (on.length === 1 ? on[0] : formatWhole(on.length));
-
-function sizeWords({ effect, low, high, basis }: RiskEffect, unit: string): string {
-  if (effect.startsWith("scale")) return `${span((low - 1) * 100, (high - 1) * 100, percent)} %`;
-  if (basis === "money") return span(low, high, formatAmount);
-  return `${span(low, high, formatDays)} ${basis === "hours" ? "h" : unit}`;
+interface Head {
+  path: string;
+  title: string;
+  rows: RegisterRow[];
+  heads: Head[];
 }
 
-const percent = (value: number) => formatDays(Math.round(value * 10) / 10);
+function shown(head: Head, depth: number, closed: ReadonlySet<string>): RegisterRow[] {
+  const id = `group ${head.path}`;
+  const open = !closed.has(id);
+  const all = allIn(head);
+  const sum = (of: "days" | "money") => all.reduce((total, row) => total + (row.moves?.moved[of] ?? 0), 0);
+  const group = { title: head.title, count: all.length, days: sum("days"), money: sum("money") };
+  const beneath = [
+    ...head.heads.flatMap((one) => shown(one, depth + 1, closed)),
+    ...head.rows.map((row) => ({ ...row, depth: depth + 1 })),
+  ];
+  return [{ id, depth, strong: true, open, group }, ...(open ? beneath : [])];
+}
 
-/** From one value to another, as one where they are the same. */
-function span(low: number, high: number, format: (value: number) => string): string {
-  const told = (value: number) => `${value < 0 ? "−" : ""}${format(Math.abs(value))}`;
-  if (low === high) return told(low);
-  return low < 0 || high < 0 ? `${told(low)} to ${told(high)}` : `${told(low)}–${told(high)}`;
+const allIn = (head: Head): RegisterRow[] => [...head.rows, ...head.heads.flatMap(allIn)];
+
+const GROUPS: Partial<Record<Arrangement, (risk: RiskView) => string[]>> = {
+  category: ({ category }) => (category === "" ? ["Without a category"] : category.split("/")),
+  owner: ({ owner }) => [owner || "Without an owner"],
+  state: ({ state }) => [STATES.find((one) => one.value === state)?.label ?? state],
+};
+
+/** The code a new risk gets: after the manner of the last one. */
+export function nextCode(risks: readonly RiskView[]): string {
+  const [, letters = "R", digits = "00"] = /^(.*?)(\d*)$/.exec(risks.at(-1)?.id ?? "R00") ?? [];
+  const taken = new Set(risks.map((risk) => risk.id));
+  let number = Number(digits);
+  let code: string;
+  do code = letters + String(++number).padStart(digits.length, "0");
+  while (taken.has(code));
+  return code;
 }
 
 /** How few of them carry four fifths of all the days that threats add. */
-export function fewThatCarryMost(rows: RegisterRow[]): number | undefined {
+export function fewThatCarryMost(rows: readonly RegisterRow[]): number | undefined {
   const days = rows.map(({ moves }) => Math.max(0, moves?.moved.days ?? 0)).sort((a, b) => b - a);
   const all = days.reduce((sum, one) => sum + one, 0);
   if (all === 0) return undefined;
@@ -63,12 +162,22 @@ export function fewThatCarryMost(rows: RegisterRow[]): number | undefined {
   return 1 + days.findIndex((one) => (sum += one) >= 0.8 * all);
 }
 
-/** From where to where the axis of days goes: all that moves, as it is and answered, and nothing at all. */
-export function axisOf(rows: RegisterRow[]): [number, number] {
-  const days = rows.flatMap(({ moves }) =>
-    moves ? [moves.moved.days, moves.moved.days + (moves.response?.days ?? 0)] : [],
-  );
+/** From where to where the axis of days goes: all that moves, as it is and otherwise, and nothing at all. */
+export function axisOf(rows: readonly RegisterRow[]): [number, number] {
+  const days = rows.flatMap((row) => {
+    const places = placesOf(row);
+    return places ? [places.now, places.other ?? 0] : [];
+  });
   const low = Math.min(0, ...days);
   const high = Math.max(0, ...days);
   return high > low ? [low, high] : [0, 1];
+}
+
+/** Days that a risk moves as the plan has it, and with its response, or without the one decided on. */
+export function placesOf({ risk, moves }: RegisterRow): { now: number; other?: number } | undefined {
+  if (!moves) return undefined;
+  const { moved, response } = moves;
+  if (!response) return { now: moved.days };
+  const decided = risk?.response?.decided === true;
+  return { now: moved.days, other: decided ? moved.days - response.days : moved.days + response.days };
 }

@@ -30,6 +30,16 @@ export type CorrelationEffect = Schemas["CorrelationEffect"];
 export type Outlook = Schemas["Outlook"];
 export type LiveView = Schemas["LiveView"];
 export type RiskView = Schemas["RiskView"];
+export type RegisterView = Schemas["RegisterView"];
+/** What is to change in a risk; null takes away what can be absent. */
+export type RiskEdit = OrTaken<Schemas["RiskWords"]> & { id: string };
+export type ImpactWords = Schemas["ImpactWords"];
+export type ResponseView = Schemas["ResponseView"];
+export type RiskAction = Schemas["ActionView"];
+export type RiskHistory = Schemas["RiskHistory"];
+export type SchemeView = Schemas["SchemeView"];
+export type ScaleView = Schemas["ScaleView"];
+export type ScoreView = Schemas["ScoreView"];
 export type RiskEffect = Schemas["EffectView"];
 export type RiskMoves = Schemas["RiskRow"];
 export type EffectsView = Schemas["EffectsView"];

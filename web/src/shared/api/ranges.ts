@@ -25,6 +25,17 @@ export function useRangeLook(project: string, row: string, estimate: EstimateWor
   });
 }
 
+/** What the size of an effect would say. */
+export function useEffectLook(size: EstimateWords) {
+  return useQuery({
+    queryKey: ["effect look", size],
+    queryFn: () => answer(http.POST("/api/effects/look", { body: size })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  });
+}
+
 /** What an estimate would do to finish and cost; nothing is asked while there is none. */
 export function useRangeEffect(
   project: string,

@@ -1,17 +1,60 @@
-import { keepPreviousData, type QueryClient, useQuery } from "@tanstack/react-query";
-import { answer, type EffectsView, http } from "./client";
+import { keepPreviousData, type QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMemo } from "react";
+import { answer, type EditResult, type EffectsView, http, type RiskEdit, type SchemeView } from "./client";
+import { useEdit } from "./edits";
 
 const ASK_AGAIN_MS = 2000;
 const effectsKey = (project: string) => ["risk effects", project];
 
+const register = (project: string, revision: number) => ({
+  queryKey: ["risks", project, revision],
+  queryFn: () => answer(http.GET("/api/projects/{id}/risks", { params: { path: { id: project } } })),
+});
+
 /** The register, as of a revision of the plan. */
-export function useRisks(project: string, revision: number) {
+export function useRegister(project: string, revision: number) {
+  return useQuery({ ...register(project, revision), placeholderData: keepPreviousData });
+}
+
+/** The ways to change the register; each is done once the register is known as it is afterwards. */
+export function useRiskEdits(project: string) {
+  const client = useQueryClient();
+  const edit = useEdit(project);
+  return useMemo(() => {
+    const known = async (result: Promise<EditResult>) => {
+      const { revision } = await result;
+      await client.fetchQuery({ ...register(project, revision), staleTime: Infinity });
+      return result;
+    };
+    return {
+      risks: (body: RiskEdit[]) =>
+        known(edit((seen) => http.PATCH("/api/projects/{id}/risks", { ...seen, body: body as never }))),
+      remove: (risks: string[]) =>
+        known(edit((seen) => http.POST("/api/projects/{id}/risks/remove", { ...seen, body: { risks } }))),
+      scheme: (body: SchemeView) =>
+        known(edit((seen) => http.PUT("/api/projects/{id}/scheme", { ...seen, body }))),
+      removeScheme: () => known(edit((seen) => http.DELETE("/api/projects/{id}/scheme", seen))),
+    };
+  }, [client, edit, project]);
+}
+
+export type RiskEdits = ReturnType<typeof useRiskEdits>;
+
+/** What was changed of a risk, newest first. */
+export function useRiskHistory(project: string, risk: string, revision: number) {
   return useQuery({
-    queryKey: ["risks", project, revision],
-    queryFn: () => answer(http.GET("/api/projects/{id}/risks", { params: { path: { id: project } } })),
-    placeholderData: keepPreviousData,
+    queryKey: ["risk history", project, risk, revision],
+    queryFn: () =>
+      answer(
+        http.GET("/api/projects/{id}/risks/{risk}/history", { params: { path: { id: project, risk } } }),
+      ),
+    placeholderData: (last, query) => (query?.queryKey[2] === risk ? last : undefined),
   });
 }
+
+/** A scheme with limits that suit the project's duration and budget. */
+export const scaledScheme = (project: string) =>
+  answer(http.GET("/api/projects/{id}/scheme/scaled", { params: { path: { id: project } } }));
 
 /** What each risk moves, as far as it is worked out, and whether that is of the plan as it is seen here. */
 export function useRiskEffects(project: string, revision: number) {

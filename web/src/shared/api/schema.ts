@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/scheme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putScheme"];
+        post?: never;
+        delete: operations["removeScheme"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/grades": {
         parameters: {
             query?: never;
@@ -292,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/risks/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["removeRisks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/redo": {
         parameters: {
             query?: never;
@@ -516,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/effects/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtEffect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/correlations/look": {
         parameters: {
             query?: never;
@@ -578,6 +626,22 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["editRows"];
+        trace?: never;
+    };
+    "/api/projects/{id}/risks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["risks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["editRisks"];
         trace?: never;
     };
     "/api/projects/{id}/branches": {
@@ -900,6 +964,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/scheme/scaled": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scaledScheme"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/schedule.xlsx": {
         parameters: {
             query?: never;
@@ -932,14 +1012,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/projects/{id}/risks": {
+    "/api/projects/{id}/risks/{risk}/history": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["risks"];
+        get: operations["riskHistory"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1268,6 +1348,36 @@ export interface components {
             used: number[][];
             achieved: number[][];
         };
+        ActionView: {
+            name: string;
+            /** Format: double */
+            cost: number;
+            /** Format: date */
+            start: string;
+            /** Format: date */
+            finish: string;
+            owner: string;
+            state: string;
+            /** Format: double */
+            progress: number;
+            /** Format: date */
+            done?: string;
+        };
+        ActionWords: {
+            name: string;
+            /** Format: double */
+            cost: number;
+            /** Format: date */
+            start: string;
+            /** Format: date */
+            finish: string;
+            owner?: string;
+            state?: string;
+            /** Format: double */
+            progress?: number;
+            /** Format: date */
+            done?: string;
+        };
         ActivitySheet: {
             predecessors: components["schemas"]["Neighbour"][];
             successors: components["schemas"]["Neighbour"][];
@@ -1374,6 +1484,10 @@ export interface components {
             header: string;
             meaning?: string;
         };
+        ConditionWords: {
+            risk: string;
+            occurs?: boolean;
+        };
         ConstraintView: {
             type: string;
             /** Format: date-time */
@@ -1466,11 +1580,16 @@ export interface components {
         EffectView: {
             effect: string;
             on: string[];
+            draw: string;
             /** Format: double */
             low: number;
             /** Format: double */
             high: number;
+            /** Format: double */
+            mean: number;
             basis: string;
+            text: string;
+            distribution: components["schemas"]["EstimateWords"];
         };
         EffectsView: {
             /** Format: int64 */
@@ -1524,6 +1643,12 @@ export interface components {
             values?: unknown;
             basis?: string;
         };
+        EventWords: {
+            /** Format: date */
+            on?: string;
+            /** Format: double */
+            amount: number;
+        };
         EvidenceLook: {
             observations: number[][];
             ratios: boolean;
@@ -1564,6 +1689,11 @@ export interface components {
             to: string;
             name: string;
             shifts: string[][];
+        };
+        FieldChange: {
+            field: string;
+            before: string;
+            after: string;
         };
         FindingView: {
             check: string;
@@ -1716,6 +1846,24 @@ export interface components {
             live: boolean;
             ready: boolean;
         };
+        HistoryWords: {
+            /** Format: double */
+            years: number;
+            /** Format: int32 */
+            count?: number;
+            unit?: string;
+            /** Format: double */
+            mean?: number;
+            /** Format: double */
+            sd?: number;
+            events?: components["schemas"]["EventWords"][];
+        };
+        ImpactWords: {
+            on: string[];
+            effect: string;
+            draw?: string;
+            distribution: components["schemas"]["EstimateWords"];
+        };
         InputChange: {
             section: string;
             title: string;
@@ -1745,6 +1893,13 @@ export interface components {
             level: number;
             /** Format: date-time */
             finish: string;
+        };
+        LevelView: {
+            name: string;
+            /** Format: double */
+            from?: number;
+            /** Format: double */
+            to?: number;
         };
         LinkView: {
             from: string;
@@ -1815,6 +1970,14 @@ export interface components {
             /** Format: date */
             start: string;
             currency?: string;
+        };
+        OccurredWords: {
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            days?: number;
+            /** Format: double */
+            money?: number;
         };
         OddsDouble: {
             /** Format: int32 */
@@ -2034,6 +2197,21 @@ export interface components {
             /** Format: double */
             workFromPlan?: number;
         };
+        RecurrenceWords: {
+            /** Format: double */
+            perYear?: number;
+            /** Format: date */
+            from?: string;
+            /** Format: date */
+            to?: string;
+            count?: components["schemas"]["EstimateWords"];
+        };
+        RegisterView: {
+            /** Format: int64 */
+            revision: number;
+            risks: components["schemas"]["RiskView"][];
+            scheme?: components["schemas"]["SchemeView"];
+        };
         Repeat: {
             /** Format: int32 */
             number: number;
@@ -2050,6 +2228,39 @@ export interface components {
             /** Format: double */
             levelCost: number;
         };
+        ResponseView: {
+            /** Format: double */
+            chance: number;
+            chanceText: string;
+            timeText: string;
+            moneyText: string;
+            effects: components["schemas"]["EffectView"][];
+            actions: components["schemas"]["ActionView"][];
+            decided: boolean;
+            done: boolean;
+            /** Format: double */
+            cost: number;
+            size: components["schemas"]["SizeView"];
+        };
+        ResponseWords: {
+            /** Format: double */
+            probability: number;
+            impacts: components["schemas"]["ImpactWords"][];
+            actions: components["schemas"]["ActionWords"][];
+            decided?: boolean;
+        };
+        RiskHistory: {
+            /** Format: int64 */
+            revision: number;
+            /** Format: date-time */
+            at: string;
+            own: boolean;
+            what: string;
+            fields: components["schemas"]["FieldChange"][];
+        };
+        RiskRemoval: {
+            risks: string[];
+        };
         RiskRow: {
             risk: string;
             /** Format: double */
@@ -2064,14 +2275,74 @@ export interface components {
             state: string;
             category: string;
             owner: string;
+            cause: string;
+            event: string;
+            consequence: string;
+            notes: string;
+            /** Format: date */
+            from?: string;
+            /** Format: date */
+            to?: string;
+            strategy?: string;
+            closedBecause: string;
+            occurred?: components["schemas"]["OccurredWords"];
             /** Format: double */
             chance: number;
             /** Format: double */
             perYear?: number;
+            chanceText: string;
+            timeText: string;
+            moneyText: string;
             effects: components["schemas"]["EffectView"][];
-            answered: boolean;
+            recurrence?: components["schemas"]["RecurrenceWords"];
+            onlyIf?: components["schemas"]["ConditionWords"];
+            exclusiveGroup?: string;
+            response?: components["schemas"]["ResponseView"];
+            size: components["schemas"]["SizeView"];
+            score?: components["schemas"]["ScoreView"];
+            scoreAfter?: components["schemas"]["ScoreView"];
+            history?: components["schemas"]["HistoryWords"];
+        };
+        RiskWords: {
+            id: string;
+            add?: boolean;
+            code?: string;
+            title?: string;
+            kind?: string;
+            state?: string;
+            category?: string;
+            owner?: string;
+            cause?: string;
+            event?: string;
+            consequence?: string;
+            notes?: string;
+            /** Format: date */
+            from?: string;
+            /** Format: date */
+            to?: string;
+            strategy?: string;
+            closedBecause?: string;
+            occurred?: components["schemas"]["OccurredWords"];
             /** Format: double */
-            chanceAnswered?: number;
+            probability?: number;
+            chance?: string;
+            time?: string;
+            money?: string;
+            chanceAfter?: string;
+            timeAfter?: string;
+            moneyAfter?: string;
+            impacts?: components["schemas"]["ImpactWords"][];
+            recurrence?: components["schemas"]["RecurrenceWords"];
+            onlyIf?: components["schemas"]["ConditionWords"];
+            exclusiveGroup?: string;
+            response?: components["schemas"]["ResponseWords"];
+            score?: {
+                [key: string]: number;
+            };
+            scoreAfter?: {
+                [key: string]: number;
+            };
+            history?: components["schemas"]["HistoryWords"];
         };
         RowEdit: {
             id: string;
@@ -2173,6 +2444,12 @@ export interface components {
             row: number;
             cells: string[];
         };
+        ScaleView: {
+            kind: string;
+            name: string;
+            unit: string;
+            levels: components["schemas"]["LevelView"][];
+        };
         SchedulePreview: {
             columns: components["schemas"]["Column"][];
             sample: components["schemas"]["SampleRow"][];
@@ -2200,6 +2477,21 @@ export interface components {
             /** Format: int32 */
             differenceCount: number;
         };
+        SchemeView: {
+            chance: components["schemas"]["LevelView"][];
+            effects: components["schemas"]["ScaleView"][];
+            tolerated: number[];
+        };
+        ScoreView: {
+            /** Format: int32 */
+            chance: number;
+            effects: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            product: number;
+            beyond: boolean;
+        };
         SettingsWords: {
             name?: string;
             currency?: string;
@@ -2217,6 +2509,14 @@ export interface components {
             outlook: components["schemas"]["Outlook"];
             /** Format: double */
             unsteadiness: number;
+        };
+        SizeView: {
+            /** Format: double */
+            chance: number;
+            /** Format: double */
+            days: number;
+            /** Format: double */
+            money: number;
         };
         Span: {
             id: string;
@@ -2290,6 +2590,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    putScheme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchemeView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    removeScheme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
             };
         };
     };
@@ -2782,6 +3130,32 @@ export interface operations {
             };
         };
     };
+    removeRisks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RiskRemoval"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
     redo: {
         parameters: {
             query?: never;
@@ -3130,6 +3504,30 @@ export interface operations {
             };
         };
     };
+    lookAtEffect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EstimateWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RangeLook"];
+                };
+            };
+        };
+    };
     lookAtCorrelation: {
         parameters: {
             query?: never;
@@ -3260,6 +3658,54 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["RowEdit"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    risks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterView"];
+                };
+            };
+        };
+    };
+    editRisks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RiskWords"][];
             };
         };
         responses: {
@@ -3781,6 +4227,28 @@ export interface operations {
             };
         };
     };
+    scaledScheme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchemeView"];
+                };
+            };
+        };
+    };
     downloadXlsx: {
         parameters: {
             query?: never;
@@ -3825,11 +4293,12 @@ export interface operations {
             };
         };
     };
-    risks: {
+    riskHistory: {
         parameters: {
             query?: never;
             header?: never;
             path: {
+                risk: string;
                 id: string;
             };
             cookie?: never;
@@ -3842,7 +4311,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RiskView"][];
+                    "*/*": components["schemas"]["RiskHistory"][];
                 };
             };
         };

@@ -42,7 +42,13 @@ function Line<R extends GridRow, E>(props: Props<R, E>) {
   const highlighted = active !== undefined || props.picked;
   return (
     <div
-      className={classes("line", highlighted && "on", row.strong && "strong", row.soft && "soft")}
+      className={classes(
+        "line",
+        highlighted && "on",
+        row.strong && "strong",
+        row.soft && "soft",
+        row.lit && "lit",
+      )}
       role="row"
       aria-rowindex={props.index + 2}
       aria-level={props.outlined ? row.depth + 1 : undefined}

@@ -21,6 +21,7 @@ export const gridLook = {
     height: `${ROW_HEIGHT}px`,
     "--ground": "var(--chakra-colors-ground)",
   },
+  "& .line.lit": { bg: "riskTint", "--ground": "var(--chakra-colors-risk-tint)" },
   "& .line.on": { bg: "actionTint", "--ground": "var(--chakra-colors-action-tint)" },
   "& .line.strong": { fontWeight: 600 },
   "& .line.soft .cell, & .cell.soft": { color: "softInk" },

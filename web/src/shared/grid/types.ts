@@ -12,6 +12,8 @@ export interface GridRow {
   strong?: boolean;
   /** Written softly, as what belongs to another. */
   soft?: boolean;
+  /** Lit, as what something chosen elsewhere is about. */
+  lit?: boolean;
 }
 
 export interface Column<R, E = never> {

@@ -27,16 +27,25 @@ interface Props {
   onSelection?: (rows: string[]) => ReactNode;
   /** Opens the sheet of the active row, or closes it. */
   onSheet?: () => void;
+  /** Rows to be lit. */
+  lit?: ReadonlySet<string>;
+  /** Keys of the stage, which are asked first. */
+  ownKeys?: OwnKeys<Row, BoundColumn>;
 }
 
 const ALT_ARROWS = { ArrowUp: "up", ArrowDown: "down", ArrowLeft: "out", ArrowRight: "in" } as const;
 
 /** The plan's rows: columns that can be edited on the left, a drawing on the right. */
-export function PlanGrid({ plan, label, columns, drawing, sieve, costs, onSelection, onSheet }: Props) {
+export function PlanGrid(props: Props) {
+  const { plan, label, columns, drawing, sieve, costs, onSelection, onSheet, lit } = props;
   const project = plan.project.id;
   const closed = useGridStore((state) => viewOf(state, project).closed);
-  const rows = useMemo(() => visibleRows(plan, closed, { sieve, costs }), [plan, closed, sieve, costs]);
-  const all = useMemo<BoundColumn[]>(() => columns.map(bound), [columns]);
+  const all = useMemo(() => visibleRows(plan, closed, { sieve, costs }), [plan, closed, sieve, costs]);
+  const rows = useMemo(
+    () => (lit ? all.map((row) => (lit.has(row.id) ? { ...row, lit: true } : row)) : all),
+    [all, lit],
+  );
+  const bounded = useMemo<BoundColumn[]>(() => columns.map(bound), [columns]);
   const edits = useRowEdits(project);
   const { undo } = useUndo(project);
   const editing = useGridEditing<Row, RowEdit>(edits.rows);
@@ -44,6 +53,7 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, costs, onSelect
   const actionsAt = (at: RowsAt): RowActions => rowActions({ plan, at, editing, edits, undo });
 
   const keys: OwnKeys<Row, BoundColumn> = (event, at) => {
+    if (props.ownKeys?.(event, at)) return true;
     const actions = actionsAt(at);
     if (event.ctrlKey || event.metaKey) {
       if (event.key !== "Delete" && event.key !== "Backspace") return false;
@@ -68,7 +78,7 @@ export function PlanGrid({ plan, label, columns, drawing, sieve, costs, onSelect
       state={project}
       label={label}
       rows={rows}
-      columns={all}
+      columns={bounded}
       drawing={drawing}
       editing={editing}
       keys={keys}

@@ -7,11 +7,13 @@ interface Props {
   label: string;
   title: ReactNode;
   onClose: () => void;
+  /** In pixels, where it needs more room than others. */
+  width?: number;
   children: ReactNode;
 }
 
 /** A panel at the right of the stage; Esc closes it. */
-export function SidePanel({ label, title, onClose, children }: Props) {
+export function SidePanel({ label, title, onClose, width = PANEL_WIDTH, children }: Props) {
   return (
     // Keys of what stands in it come up to here.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
@@ -19,7 +21,7 @@ export function SidePanel({ label, title, onClose, children }: Props) {
       as="aside"
       aria-label={label}
       direction="column"
-      width={`${PANEL_WIDTH}px`}
+      width={`${width}px`}
       flexShrink="0"
       height="100%"
       bg="panel"

@@ -215,6 +215,7 @@ public final class PlanBuilder {
                 costs,
                 risks,
                 List.of(),
-                evidence);
+                evidence,
+                Optional.empty());
     }
 }

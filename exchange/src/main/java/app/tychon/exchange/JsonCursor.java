@@ -126,6 +126,26 @@ public final class JsonCursor {
         return 1;
     }
 
+    /** A whole number that a program counts with. */
+    public int whole() {
+        if (node.isIntegralNumber() && node.canConvertToInt()) {
+            return node.intValue();
+        }
+        problem(isAbsent() ? "is missing" : "must be a whole number, not " + quoted());
+        return 1;
+    }
+
+    /** The names of its fields; noted, with none, where this is no object. */
+    public List<String> fields() {
+        if (!node.isObject()) {
+            problem("must be an object, not " + quoted());
+            return List.of();
+        }
+        List<String> names = new ArrayList<>();
+        node.fieldNames().forEachRemaining(names::add);
+        return names;
+    }
+
     public boolean truth() {
         if (node.isBoolean()) {
             return node.booleanValue();

@@ -12,25 +12,32 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** A row of the risk register in the words of the project file. */
 public final class RiskJson {
+    private static final Set<String> FIELDS = Stream.concat(
+                    Stream.of(
+                            "id",
+                            "title",
+                            "kind",
+                            "state",
+                            "category",
+                            "owner",
+                            "probability",
+                            "impacts",
+                            "recurrence",
+                            "onlyIf",
+                            "exclusiveGroup",
+                            "response"),
+                    RegisterJson.FIELDS.stream())
+            .collect(Collectors.toUnmodifiableSet());
+
     private RiskJson() {}
 
     public static Risk read(JsonCursor at) {
-        at.allow(Set.of(
-                "id",
-                "title",
-                "kind",
-                "state",
-                "category",
-                "owner",
-                "probability",
-                "impacts",
-                "recurrence",
-                "onlyIf",
-                "exclusiveGroup",
-                "response"));
+        at.allow(FIELDS);
         return new Risk(
                 at.get("id").text(),
                 at.get("title").text(),
@@ -45,7 +52,8 @@ public final class RiskJson {
                 at.optional("recurrence", RiskJson::recurrence),
                 at.optional("onlyIf", RiskJson::condition),
                 at.optional("exclusiveGroup", JsonCursor::text),
-                at.optional("response", RiskJson::response));
+                at.optional("response", RiskJson::response),
+                RegisterJson.read(at));
     }
 
     /** What recurs is certain to be at work where no probability is said. */
@@ -55,7 +63,7 @@ public final class RiskJson {
         return implied ? 1 : at.get("probability").number();
     }
 
-    private static Impact impact(JsonCursor at) {
+    public static Impact impact(JsonCursor at) {
         at.allow(Set.of("on", "effect", "draw", "distribution"));
         Impact.Effect effect = Words.read(at.get("effect"), Impact.Effect.values());
         return new Impact(
@@ -96,15 +104,16 @@ public final class RiskJson {
     }
 
     private static Response response(JsonCursor at) {
-        at.allow(Set.of("probability", "impacts", "actions"));
+        at.allow(Set.of("probability", "impacts", "actions", "decided"));
         return new Response(
                 at.get("probability").number(),
                 at.list("impacts", RiskJson::impact),
-                at.list("actions", RiskJson::action));
+                at.list("actions", RiskJson::action),
+                at.optional("decided", JsonCursor::truth).orElse(false));
     }
 
     private static Action action(JsonCursor at) {
-        at.allow(Set.of("name", "cost", "start", "finish", "owner", "state"));
+        at.allow(Set.of("name", "cost", "start", "finish", "owner", "state", "progress", "done"));
         return new Action(
                 at.get("name").text(),
                 at.get("cost").number(),
@@ -112,7 +121,9 @@ public final class RiskJson {
                 at.get("finish").date(),
                 at.optional("owner", JsonCursor::text).orElse(""),
                 at.optional("state", state -> Words.read(state, Action.State.values()))
-                        .orElse(Action.State.PLANNED));
+                        .orElse(Action.State.PLANNED),
+                at.optional("progress", JsonCursor::number).orElse(0.0),
+                at.optional("done", JsonCursor::date));
     }
 
     public static ObjectNode write(Risk risk) {
@@ -131,10 +142,12 @@ public final class RiskJson {
                         node.putObject("onlyIf").put("risk", condition.risk()).put("occurs", condition.occurs()));
         risk.exclusiveGroup().ifPresent(group -> node.put("exclusiveGroup", group));
         risk.response().ifPresent(response -> response(node.putObject("response"), response));
+        RegisterJson.write(node, risk.entry());
         return node;
     }
 
-    private static void impacts(ObjectNode node, List<Impact> impacts) {
+    /** Puts impacts into an object, as {@code impacts}. */
+    public static void impacts(ObjectNode node, List<Impact> impacts) {
         ArrayNode array = node.putArray("impacts");
         for (Impact impact : impacts) {
             ObjectNode one = array.addObject();
@@ -168,6 +181,13 @@ public final class RiskJson {
             one.put("finish", action.finish().toString());
             one.put("owner", action.owner());
             one.put("state", Words.of(action.state()));
+            if (action.progress() != 0) {
+                Numbers.put(one, "progress", action.progress());
+            }
+            action.done().ifPresent(day -> one.put("done", day.toString()));
+        }
+        if (response.decided()) {
+            node.put("decided", true);
         }
     }
 }

@@ -14,10 +14,19 @@ import java.util.function.Function;
  * A section of a plan in the words of the project file.
  *
  * @param read an object; given the project's calendar, which counts where an activity of a file names none
- * @param always whether a file says it even where it is empty
  */
 public record SectionJson<T>(
-        Section<T> section, Function<T, ObjectNode> write, BiFunction<JsonCursor, String, T> read, boolean always) {
+        Section<T> section, Function<T, ObjectNode> write, BiFunction<JsonCursor, String, T> read, Form form) {
+
+    /** How a file says a section. */
+    public enum Form {
+        /** A list, even where it is empty. */
+        ALWAYS,
+        /** A list where there is something in it. */
+        WHERE_FILLED,
+        /** One object, where there is one. */
+        SINGLE
+    }
 
     public static final SectionJson<?> PROJECT = of(Sections.PROJECT, WorkJson::write, WorkJson::project);
 
@@ -26,7 +35,7 @@ public record SectionJson<T>(
             PROJECT,
             of(Sections.CALENDARS, CalendarJson::write, CalendarJson::read),
             of(Sections.WBS, WorkJson::write, WorkJson::branch),
-            new SectionJson<>(Sections.ACTIVITIES, WorkJson::write, WorkJson::activity, true),
+            new SectionJson<>(Sections.ACTIVITIES, WorkJson::write, WorkJson::activity, Form.ALWAYS),
             of(Sections.LINKS, WorkJson::write, WorkJson::link),
             of(Sections.GRADES, SpreadJson::write, SpreadJson::grade),
             of(Sections.CORRELATIONS, SpreadJson::write, SpreadJson::correlation),
@@ -35,17 +44,23 @@ public record SectionJson<T>(
             of(Sections.COSTS, MoneyJson::write, MoneyJson::cost),
             of(Sections.RISKS, RiskJson::write, RiskJson::read),
             where(Sections.ACCEPTED, WorkJson::write, WorkJson::acceptance),
-            where(Sections.EVIDENCE, SpreadJson::write, SpreadJson::evidence));
+            where(Sections.EVIDENCE, SpreadJson::write, SpreadJson::evidence),
+            single(Sections.SCHEME, SchemeJson::write, SchemeJson::read));
 
     private static <T> SectionJson<T> of(
             Section<T> section, Function<T, ObjectNode> write, Function<JsonCursor, T> read) {
-        return new SectionJson<>(section, write, (at, calendar) -> read.apply(at), true);
+        return new SectionJson<>(section, write, (at, calendar) -> read.apply(at), Form.ALWAYS);
     }
 
     /** A section that is said only where there is something in it. */
     private static <T> SectionJson<T> where(
             Section<T> section, Function<T, ObjectNode> write, Function<JsonCursor, T> read) {
-        return new SectionJson<>(section, write, (at, calendar) -> read.apply(at), false);
+        return new SectionJson<>(section, write, (at, calendar) -> read.apply(at), Form.WHERE_FILLED);
+    }
+
+    private static <T> SectionJson<T> single(
+            Section<T> section, Function<T, ObjectNode> write, Function<JsonCursor, T> read) {
+        return new SectionJson<>(section, write, (at, calendar) -> read.apply(at), Form.SINGLE);
     }
 
     /** Its words for a section. */
@@ -68,12 +83,17 @@ public record SectionJson<T>(
 
     /** Puts what a file says of the section into a plan. */
     PlanDraft readInto(PlanDraft draft, JsonCursor file, String calendar) {
-        return section.put().apply(draft, file.list(name(), at -> read.apply(at, calendar)));
+        List<T> objects = form == Form.SINGLE
+                ? file.optional(name(), at -> read.apply(at, calendar)).stream().toList()
+                : file.list(name(), at -> read.apply(at, calendar));
+        return section.put().apply(draft, objects);
     }
 
     void writeInto(ObjectNode file, Plan plan) {
         List<T> objects = section.of().apply(plan);
-        if (always || !objects.isEmpty()) {
+        if (form == Form.SINGLE) {
+            objects.forEach(one -> file.set(name(), write.apply(one)));
+        } else if (form == Form.ALWAYS || !objects.isEmpty()) {
             ArrayNode array = file.putArray(name());
             objects.forEach(one -> array.add(write.apply(one)));
         }

@@ -1,7 +1,5 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.model.Action;
-import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
 import app.tychon.core.simulation.difference.Differences;
 import app.tychon.core.simulation.engine.CompiledPlan;
@@ -68,13 +66,9 @@ public final class ResponseSets {
         this.level = level;
         this.monitor = monitor;
         plan.network().plan().risks().stream()
-                .filter(risk -> risk.isLive() && risk.response().isPresent())
+                .filter(risk -> risk.isLive() && risk.response().isPresent() && !risk.isAnswered())
                 .sorted(Comparator.comparing(Risk::id))
-                .forEach(risk -> costs.put(risk.id(), cost(risk.response().get())));
-    }
-
-    private static double cost(Response response) {
-        return response.keptActions().stream().mapToDouble(Action::cost).sum();
+                .forEach(risk -> costs.put(risk.id(), risk.response().get().cost()));
     }
 
     /**

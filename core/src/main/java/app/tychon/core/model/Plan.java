@@ -2,10 +2,13 @@ package app.tychon.core.model;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Everything that is calculated: a project with its calendars, work breakdown, activities, logic, spread, risks and
  * money.
+ *
+ * @param scheme how its risks are scored, where they are
  */
 @RecordBuilder
 @RecordBuilder.Options(suffix = "Draft", buildMethodName = "done")
@@ -22,7 +25,8 @@ public record Plan(
         List<CostLine> costs,
         List<Risk> risks,
         List<Acceptance> accepted,
-        List<Evidence> evidence)
+        List<Evidence> evidence,
+        Optional<Scheme> scheme)
         implements PlanDraft.With {
 
     /** What {@code on} says of a cost line or an impact that concerns the whole project. */
@@ -63,7 +67,8 @@ public record Plan(
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     /** The calendar the project counts its working days in; a sound plan has it. */

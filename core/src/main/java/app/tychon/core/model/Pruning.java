@@ -111,10 +111,7 @@ public record Pruning(Plan plan, List<String> gone) {
         private Risk risk(Risk risk) {
             List<Impact> own = impacts(risk.impacts(), "an impact of risk " + risk.id());
             Optional<Response> response = risk.response()
-                    .map(r -> new Response(
-                            r.probability(),
-                            impacts(r.impacts(), "an impact of the response to risk " + risk.id()),
-                            r.actions()));
+                    .map(r -> r.withImpacts(impacts(r.impacts(), "an impact of the response to risk " + risk.id())));
             return risk.withImpacts(own).withResponse(response);
         }
 

@@ -53,8 +53,7 @@ public final class Renaming {
     }
 
     private static Risk risk(Risk risk, UnaryOperator<String> id) {
-        Optional<Response> response =
-                risk.response().map(r -> new Response(r.probability(), impacts(r.impacts(), id), r.actions()));
+        Optional<Response> response = risk.response().map(r -> r.withImpacts(impacts(r.impacts(), id)));
         return risk.withImpacts(impacts(risk.impacts(), id)).withResponse(response);
     }
 

@@ -29,6 +29,7 @@ final class RiskRules {
 
     private void check() {
         ImpactRules impacts = new ImpactRules(names, found);
+        RegisterRules register = new RegisterRules(plan, found);
         for (int i = 0; i < plan.risks().size(); i++) {
             Risk risk = plan.risks().get(i);
             String pointer = "/risks/" + i;
@@ -40,6 +41,7 @@ final class RiskRules {
             risk.recurrence().ifPresent(r -> recurrence(pointer + "/recurrence", r));
             risk.onlyIf().ifPresent(condition -> condition(pointer + "/onlyIf/risk", risk, condition));
             risk.response().ifPresent(response -> response(pointer + "/response", impacts, response));
+            register.check(pointer, risk);
         }
         exclusiveGroups();
     }
@@ -104,6 +106,12 @@ final class RiskRules {
             found.addAll(TextRules.number(at + "/cost", action.cost(), Bounds.LARGEST_AMOUNT));
             found.addAll(at, TextRules.date("/start", action.start().atStartOfDay()));
             found.addAll(at, TextRules.date("/finish", action.finish().atStartOfDay()));
+            action.done().ifPresent(day -> found.addAll(at, TextRules.date("/done", day.atStartOfDay())));
+            if (!(action.progress() >= 0 && action.progress() <= 1)) {
+                found.add(
+                        at + "/progress",
+                        "progress lies between 0 and 1; this is " + EstimateRules.text(action.progress()));
+            }
             if (action.finish().isBefore(action.start())) {
                 found.add(at + "/finish", action.finish() + " is before the start, " + action.start());
             }
@@ -122,7 +130,7 @@ final class RiskRules {
                 exclusive(risks, "of the exclusive group \"" + name + "\", " + occurred + " have occurred");
             }
             if (occurred == 0) {
-                sum(name, risks, "", Risk::probability);
+                sum(name, risks, "", Risk::presentProbability);
             }
             if (occurred == 0 && risks.stream().anyMatch(r -> r.response().isPresent())) {
                 sum(name, risks, " after response", r -> r.response()

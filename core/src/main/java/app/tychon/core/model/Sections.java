@@ -94,6 +94,16 @@ public final class Sections {
             Evidence::id,
             Keys.IDS,
             EvidenceRules::check);
+    /** One, or none. */
+    public static final Section<Scheme> SCHEME = new Section<>(
+            "scheme",
+            "the scoring scheme",
+            "Scoring scheme",
+            plan -> plan.scheme().stream().toList(),
+            (draft, schemes) -> draft.scheme(schemes.stream().findFirst()),
+            scheme -> "scheme",
+            Keys.MADE,
+            SchemeRules::check);
 
     public static final List<Section<?>> ALL = List.of(
             PROJECT,
@@ -108,7 +118,8 @@ public final class Sections {
             COSTS,
             RISKS,
             ACCEPTED,
-            EVIDENCE);
+            EVIDENCE,
+            SCHEME);
 
     private Sections() {}
 }

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** What makes the parameters of a shape impossible. Pointers name the parameter, as {@code /low}. */
-final class ShapeRules {
+public final class ShapeRules {
     private static final double ROUNDING = 1e-6;
     /** Below it a tail is so long that its standard deviation means nothing. */
     private static final double LEAST_WEIBULL = 0.05;
@@ -15,7 +15,8 @@ final class ShapeRules {
 
     private ShapeRules() {}
 
-    static List<Problem> problems(Shape shape) {
+    /** What is wrong with a shape, parameter by parameter, with pointers such as {@code /low}. */
+    public static List<Problem> problems(Shape shape) {
         ShapeRules rules = new ShapeRules();
         rules.check(shape);
         rules.size(shape);

@@ -51,6 +51,15 @@ public record EstimateSpread(double planned, OptionalDouble likely, Distribution
                 planned, likely(grade.shape(), planned), Distributions.ofDuration(grade.shape(), planned));
     }
 
+    /**
+     * A shape as it is, whatever it is about.
+     *
+     * @param without the value that means that nothing happens: 0 of what is added, 1 of a factor
+     */
+    public static EstimateSpread of(Shape shape, double without) {
+        return new EstimateSpread(without, likely(shape, 1), Distributions.of(shape, 1));
+    }
+
     private static EstimateSpread certain(double planned) {
         return new EstimateSpread(planned, OptionalDouble.empty(), FixedDistribution.of(planned));
     }

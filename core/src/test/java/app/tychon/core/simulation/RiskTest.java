@@ -13,11 +13,15 @@ import app.tychon.core.model.Impact.Draw;
 import app.tychon.core.model.Impact.Effect;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Recurrence;
+import app.tychon.core.model.RegisterEntry;
+import app.tychon.core.model.RegisterEntry.Occurrence;
 import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
+import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.money.PlannedCost;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.result.RunResult.RiskResult;
 import app.tychon.core.simulation.settings.Input;
@@ -267,6 +271,56 @@ class RiskTest {
                     .as("a response never makes it occur anew")
                     .isLessThanOrEqualTo(current.duration()[i]);
         }
+    }
+
+    @Test
+    void aDecidedResponseIsAPartOfThePlan() {
+        Response response = new Response(
+                0.1,
+                List.of(new Impact(
+                        List.of("A"), Effect.ADD_TIME, Draw.SHARED, new Estimate(new Shape.Fixed(2), Basis.DAYS))),
+                List.of(action(4000, Action.State.DONE), action(9000, Action.State.DROPPED)),
+                true);
+        Plan plan = new PlanBuilder()
+                .task("A", 10)
+                .cost("C", "A", 1000, 1, null)
+                .risk(threat("K", 0.4)
+                        .addsDays(new Shape.Fixed(5), "A")
+                        .response(response)
+                        .risk())
+                .build();
+        CompiledPlan compiled = CompiledPlan.of(plan);
+        RunResult decided = run(compiled);
+        RunResult answered = run(compiled.with(Variation.CURRENT.withRisks(RiskSetting.AFTER_RESPONSE)));
+        RunResult unanswered = run(compiled.with(Variation.CURRENT.withRisk("K", RiskSetting.UNANSWERED)));
+        RunResult off = run(compiled.with(Variation.CURRENT.withRisk("K", RiskSetting.OFF)));
+        assertThat(decided.duration()).containsExactly(answered.duration());
+        assertThat(days(decided).max()).isEqualTo(12);
+        assertThat(days(unanswered).max()).isEqualTo(15);
+        assertThat(PlannedCost.of(Network.of(plan))).isEqualTo(5000);
+        assertThat(decided.cost().planned()).isEqualTo(5000);
+        assertThat(decided.cost().actions()).isZero();
+        assertThat(Arrays.stream(decided.cost().totals()).distinct()).containsExactly(5000.0);
+        assertThat(Arrays.stream(answered.cost().totals()).distinct()).containsExactly(5000.0);
+        assertThat(Arrays.stream(off.cost().totals()).distinct()).containsExactly(5000.0);
+        assertThat(Arrays.stream(unanswered.cost().totals()).distinct()).containsExactly(1000.0);
+    }
+
+    @Test
+    void whatHasOccurredTakesWhatItReallyTook() {
+        Risk risk = threat("K", 0.2)
+                .addsDays(new Shape.Triangular(1, 5, 30), "A")
+                .impact(Effect.ADD_COST, Draw.SHARED, new Shape.Uniform(100, 900), Basis.MONEY, "C")
+                .recurs(new Recurrence.PerYear(3, Optional.empty()))
+                .state(Risk.State.OCCURRED)
+                .risk();
+        Risk known = risk.withEntry(
+                RegisterEntry.NONE.withOccurred(Optional.of(new Occurrence(LocalDate.of(2027, 4, 1), 7, 321))));
+        RunResult run = run(
+                new PlanBuilder().task("A", 10).cost("C", "A", 1000, 1, null).risk(known));
+        assertThat(days(run).min()).isEqualTo(17);
+        assertThat(days(run).max()).isEqualTo(17);
+        assertThat(Arrays.stream(run.cost().totals()).distinct()).containsExactly(1321.0);
     }
 
     private static Action action(double cost, Action.State state) {

@@ -104,6 +104,30 @@ class ChangeLog {
                 .toList();
     }
 
+    /** What the last edits of a project did to one object. */
+    List<ObjectEdit> ofObject(UUID project, String person, String section, String key, int most) {
+        return entities.createQuery(
+                        "select c from ChangeSetEntity c where c.projectId = :project order by c.revision desc",
+                        ChangeSetEntity.class)
+                .setParameter("project", project)
+                .setMaxResults(most)
+                .getResultStream()
+                .flatMap(entity -> changes(entity).changes().stream()
+                        .filter(change ->
+                                change.section().equals(section) && change.key().equals(key))
+                        .map(change -> new ObjectEdit(
+                                entity.revision(),
+                                entity.madeAt(),
+                                person.equals(entity.person()),
+                                change.before() == null
+                                        ? null
+                                        : change.before().is().toString(),
+                                change.after() == null
+                                        ? null
+                                        : change.after().is().toString())))
+                .toList();
+    }
+
     ChangeSet changes(ChangeSetEntity entity) {
         try (GZIPInputStream in = new GZIPInputStream(new ByteArrayInputStream(entity.changes()))) {
             return MAPPER.readValue(in, ChangeSet.class);

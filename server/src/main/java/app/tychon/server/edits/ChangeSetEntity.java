@@ -7,6 +7,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.UUID;
@@ -57,6 +58,18 @@ class ChangeSetEntity {
 
     void setState(State now) {
         state = now;
+    }
+
+    long revision() {
+        return revision;
+    }
+
+    String person() {
+        return person;
+    }
+
+    Instant madeAt() {
+        return madeAt.toInstant(ZoneOffset.UTC);
     }
 
     String label() {

@@ -169,6 +169,12 @@ public class Edits {
         return log.last(editor.project(), editor.person(), HISTORY);
     }
 
+    /** What the last edits did to one object of a section, newest first. */
+    @Transactional(readOnly = true)
+    public List<ObjectEdit> historyOf(Editor editor, String section, String key) {
+        return log.ofObject(editor.project(), editor.person(), section, key, HISTORY);
+    }
+
     private ProjectEntity hold(Editor editor) {
         ProjectEntity project = projects.findForEditing(editor.project())
                 .orElseThrow(() -> new NotFoundException("There is no such project."));

@@ -39,7 +39,8 @@ public record EffectsView(
      *
      * @param struck share of futures, 0 to 1, in which it makes a difference
      * @param moved what it adds as it stands: the percentile with everything less that with it switched off
-     * @param response what its response changes, actions included; absent where it has none
+     * @param response what its response changes, or has changed where it is decided on, actions included; absent where it
+     *     has none
      */
     public record RiskRow(String risk, double struck, Movement moved, @Nullable Movement response) {}
 

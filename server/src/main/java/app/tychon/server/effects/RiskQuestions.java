@@ -35,13 +35,18 @@ final class RiskQuestions {
         for (Risk risk : live) {
             add(questions, new Question(risk.id(), RiskSetting.OFF));
             if (risk.response().isPresent()) {
-                add(questions, new Question(risk.id(), RiskSetting.AFTER_RESPONSE));
+                add(questions, new Question(risk.id(), other(risk)));
             }
         }
         if (!live.isEmpty()) {
             questions.put(ALL_OFF, Variation.CURRENT.withRisks(RiskSetting.OFF));
         }
         return questions;
+    }
+
+    /** How it would be with the response that it is without, or without the one that is decided on. */
+    private static RiskSetting other(Risk risk) {
+        return risk.isAnswered() ? RiskSetting.UNANSWERED : RiskSetting.AFTER_RESPONSE;
     }
 
     private static void add(Map<Question, Variation> questions, Question question) {
@@ -72,8 +77,13 @@ final class RiskQuestions {
 
     private static RiskRow row(Effect<Question> off, Map<Question, Effect<Question>> answers, double day) {
         String risk = Objects.requireNonNull(off.key().risk());
-        Effect<Question> answered = answers.get(new Question(risk, RiskSetting.AFTER_RESPONSE));
-        return new RiskRow(risk, off.differing(), moved(off, -1, day), moved(answered, 1, day));
+        Effect<Question> tried = answers.get(new Question(risk, RiskSetting.AFTER_RESPONSE));
+        Effect<Question> undone = answers.get(new Question(risk, RiskSetting.UNANSWERED));
+        return new RiskRow(
+                risk,
+                off.differing(),
+                moved(off, -1, day),
+                undone == null ? moved(tried, 1, day) : moved(undone, -1, day));
     }
 
     private static @Nullable Movement moved(@Nullable Effect<Question> effect, int sign, double day) {

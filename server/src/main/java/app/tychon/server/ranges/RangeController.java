@@ -39,6 +39,12 @@ class RangeController {
         return ranges.look(id, row, body);
     }
 
+    /** What the size of an effect, in the words of the project file, would say. */
+    @PostMapping("/effects/look")
+    RangeLook lookAtEffect(@Words(EstimateWords.class) @RequestBody JsonNode body) {
+        return RangeLook.ofEffect(body);
+    }
+
     /** What an estimate of a row would do to the finish and the cost. */
     @PostMapping("/projects/{id}/ranges/{row}/effect")
     RangeEffect effectOfRange(

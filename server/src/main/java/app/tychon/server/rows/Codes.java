@@ -59,6 +59,18 @@ public final class Codes {
         return letter + number;
     }
 
+    /** The next code after the manner of another that is not among some: R17 behind R16. */
+    public static String after(String near, Set<String> taken) {
+        Matcher form = NUMBERED.matcher(near);
+        String letters = form.matches() ? form.group(1) : near;
+        int width = form.matches() ? form.group(2).length() : 1;
+        long number = form.matches() ? Long.parseLong(form.group(2)) : 0;
+        do {
+            number++;
+        } while (taken.contains(code(letters, number, width)));
+        return code(letters, number, width);
+    }
+
     private static String code(String letters, long number, int width) {
         return letters + String.format("%0" + width + "d", number);
     }

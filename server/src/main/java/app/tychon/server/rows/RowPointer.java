@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.IntFunction;
 
 /** Tells a problem of a row of the plan where the edit of that row caused it. */
-final class RowPointer {
+public final class RowPointer {
     private RowPointer() {}
 
     /**
@@ -15,7 +15,7 @@ final class RowPointer {
      * @param idAt the id of the row at an index of the section
      * @param edited ids of the rows that are edited, edit by edit
      */
-    static Problem told(Problem problem, String section, IntFunction<String> idAt, List<String> edited) {
+    public static Problem told(Problem problem, String section, IntFunction<String> idAt, List<String> edited) {
         String[] parts = problem.pointer().split("/");
         if (parts.length > 3 && parts[1].equals(section)) {
             int edit = edited.indexOf(idAt.apply(Integer.parseInt(parts[2])));

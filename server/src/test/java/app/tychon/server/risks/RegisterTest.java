@@ -10,7 +10,7 @@ class RegisterTest extends RunningTest {
     @Test
     void theRegisterTellsEveryRiskAsItStands() throws Exception {
         String project = bringIn("kestrel-ridge");
-        JsonNode risks = read("/api/projects/" + project + "/risks");
+        JsonNode risks = read("/api/projects/" + project + "/risks").get("risks");
         assertThat(risks).hasSize(16);
         JsonNode permit = risks.get(0);
         assertThat(permit.get("id").asText()).isEqualTo("R01");
@@ -21,7 +21,8 @@ class RegisterTest extends RunningTest {
         assertThat(permit.at("/effects/0/on/0").asText()).isEqualTo("S20");
         assertThat(permit.at("/effects/0/low").asDouble()).isEqualTo(10);
         assertThat(permit.at("/effects/0/high").asDouble()).isEqualTo(60);
-        assertThat(permit.get("answered").asBoolean()).isTrue();
+        assertThat(permit.get("timeText").asText()).isEqualTo("pert 10..25..60d on S20");
+        assertThat(permit.at("/response/cost").asDouble()).isEqualTo(14_000);
         assertThat(risks.get(2).get("perYear").asDouble()).isEqualTo(6);
     }
 

@@ -53,10 +53,17 @@ public final class CostCompiler {
         CostCompiler compiler = new CostCompiler(network, planned);
         compiler.addItems(amounts, hits.scaled());
         compiler.addRisks(hits.added());
-        double actions = ResponseActions.of(network.plan(), variation).stream()
-                .mapToDouble(Action::cost)
-                .sum();
-        return new CostModel(pass, compiler.items, compiler.added, compiler.owners, actions);
+        return new CostModel(
+                pass,
+                compiler.items,
+                compiler.added,
+                compiler.owners,
+                sum(ResponseActions.decided(network.plan(), variation)),
+                sum(ResponseActions.tried(network.plan(), variation)));
+    }
+
+    private static double sum(List<Action> actions) {
+        return actions.stream().mapToDouble(Action::cost).sum();
     }
 
     /** How uncertain the amount of each line is, by id. What is finished is certain. */

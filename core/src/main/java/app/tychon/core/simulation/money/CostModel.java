@@ -34,19 +34,23 @@ public final class CostModel {
     private final double planned;
     private final double actions;
 
-    /** @param actions what responses cost in every iteration */
+    /**
+     * @param decided what responses cost that are decided on: a part of the plan
+     * @param actions what others cost in every iteration
+     */
     CostModel(
             ForwardPass pass,
             List<CostItem> items,
             List<AddedCost> added,
             Map<String, Integer> owners,
+            double decided,
             double actions) {
         this.pass = pass;
         this.items = items;
         this.added = added;
         this.owners = owners;
         this.actions = actions;
-        double sum = 0;
+        double sum = decided;
         for (CostItem item : items) {
             sum += item.amount() * item.growth();
         }
@@ -57,7 +61,7 @@ public final class CostModel {
         return planned;
     }
 
-    /** What response actions cost in every iteration. */
+    /** What response actions that are not decided on cost in every iteration. */
     public double actions() {
         return actions;
     }

@@ -1,5 +1,6 @@
 package app.tychon.core.simulation.money;
 
+import app.tychon.core.model.Action;
 import app.tychon.core.model.Assignment;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Resource;
@@ -12,19 +13,24 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * What a plan costs without uncertainty: its cost lines, and its resources for the time and quantities planned. As the
+ * What a plan costs without uncertainty: its cost lines, its resources for the time and quantities planned, and the
+ * responses that are decided on. As the
  * planned finish, it follows progress: what grows with time has the duration that is to be expected now.
  */
 public final class PlannedCost {
     private PlannedCost() {}
 
     public static double of(Network network) {
-        return byOwner(network).values().stream()
-                .mapToDouble(Double::doubleValue)
+        double decided = ResponseActions.decided(network.plan()).stream()
+                .mapToDouble(Action::cost)
                 .sum();
+        return byOwner(network).values().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .sum()
+                + decided;
     }
 
-    /** The same by what the money stands on: activities, branches, or {@link app.tychon.core.model.Plan#PROJECT}. */
+    /** Without responses, by what the money stands on: activities, branches, or {@link app.tychon.core.model.Plan#PROJECT}. */
     public static Map<String, Double> byOwner(Network network) {
         PlannedSpans spans = new PlannedSpans(network, new ForwardPass(network));
         Map<String, Resource> resources =

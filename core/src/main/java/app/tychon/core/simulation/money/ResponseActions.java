@@ -8,16 +8,41 @@ import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Predicate;
 
-/** Which response actions cost money in a variation of a plan: those of live risks after response, unless dropped. */
+/** Which response actions cost money, unless they are dropped; by code of their risk, so that sums do not depend on rows. */
 public final class ResponseActions {
     private ResponseActions() {}
 
-    /** By code of their risk, so that sums do not depend on the order of rows. */
+    /** What a variation of a plan does beyond what is decided: actions of live risks after response. */
+    public static List<Action> tried(Plan plan, Variation variation) {
+        return of(
+                plan,
+                risk -> risk.isLive() && !risk.isAnswered() && variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE);
+    }
+
+    /** What is decided on, and so a part of the plan, whatever has become of the risks. */
+    public static List<Action> decided(Plan plan) {
+        return of(plan, Risk::isAnswered);
+    }
+
+    /** The same, less that of risks which a variation leaves without response. */
+    static List<Action> decided(Plan plan, Variation variation) {
+        return of(plan, risk -> risk.isAnswered() && variation.of(risk.id()) != RiskSetting.UNANSWERED);
+    }
+
+    /** All of them that cost money in a variation. */
     public static List<Action> of(Plan plan, Variation variation) {
+        return of(
+                plan,
+                risk -> variation.of(risk.id()) != RiskSetting.UNANSWERED
+                        && (risk.isAnswered()
+                                || risk.isLive() && variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE));
+    }
+
+    private static List<Action> of(Plan plan, Predicate<Risk> which) {
         return plan.risks().stream()
-                .filter(Risk::isLive)
-                .filter(risk -> variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE)
+                .filter(which)
                 .sorted(Comparator.comparing(Risk::id))
                 .flatMap(risk -> risk.response().map(Response::keptActions).orElse(List.of()).stream())
                 .toList();

@@ -3,7 +3,6 @@ package app.tychon.core.simulation.risk;
 import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
 import app.tychon.core.simulation.settings.Variation;
-import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -45,7 +44,7 @@ public final class ExclusiveGroups {
     }
 
     private static double probability(Risk risk, Variation variation) {
-        return variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE ? afterResponse(risk) : risk.probability();
+        return variation.answers(risk) ? afterResponse(risk) : risk.probability();
     }
 
     private static double afterResponse(Risk risk) {

@@ -82,15 +82,15 @@ public final class RiskCompiler {
                 condition.filter(c -> !byId.containsKey(c.risk()) && c.occurs()).isPresent();
         Optional<Risk> after = condition.map(c -> byId.get(c.risk()));
         after.ifPresent(other -> compile(other, exclusive));
-        Optional<Response> response =
-                risk.response().filter(r -> variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE);
+        Optional<Response> response = risk.response().filter(r -> variation.answers(risk));
         double[] chance = exclusive.getOrDefault(
                 risk.id(), new double[] {0, response.map(Response::probability).orElse(risk.probability())});
         if (occurred) {
             chance = new double[] {0, 1};
         }
         int index = compiled.size();
-        List<Impact> effects = response.map(Response::impacts).orElse(risk.impacts());
+        Optional<List<Impact>> happened = risk.happened();
+        List<Impact> effects = happened.orElse(response.map(Response::impacts).orElse(risk.impacts()));
         compiled.put(
                 risk.id(),
                 new RiskEvent(
@@ -103,7 +103,10 @@ public final class RiskCompiler {
                         never ? chance[0] : chance[1],
                         after.map(other -> compiled.get(other.id()).index()).orElse(-1),
                         condition.map(Risk.Condition::occurs).orElse(false),
-                        risk.recurrence().map(r -> times(risk, r, effects)).orElse(Times.ONCE),
+                        risk.recurrence()
+                                .filter(r -> happened.isEmpty())
+                                .map(r -> times(risk, r, effects))
+                                .orElse(Times.ONCE),
                         impacts(risk, index, effects)));
     }
 

@@ -1,5 +1,6 @@
 package app.tychon.core.simulation.settings;
 
+import app.tychon.core.model.Risk;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -30,9 +31,12 @@ public record Variation(
     /** Whether and how a risk takes part. */
     public enum RiskSetting {
         OFF,
+        /** As the plan has it: after its response where that is decided on, else before. */
         CURRENT,
         /** With the probability and impacts of its response, whose actions cost money; current where it has none. */
-        AFTER_RESPONSE
+        AFTER_RESPONSE,
+        /** As if nothing were done about it, even where its response is decided on. */
+        UNANSWERED
     }
 
     /**
@@ -46,7 +50,7 @@ public record Variation(
         }
     }
 
-    /** Everything as the plan has it, without responses. */
+    /** Everything as the plan has it, with the responses that are decided on. */
     public static final Variation CURRENT =
             new Variation(true, true, RiskSetting.CURRENT, Map.of(), Set.of(), Map.of());
 
@@ -97,6 +101,15 @@ public record Variation(
 
     public RiskSetting of(String risk) {
         return risks.getOrDefault(risk, usual);
+    }
+
+    /** Whether a risk takes part as it is after its response. */
+    public boolean answers(Risk risk) {
+        return switch (of(risk.id())) {
+            case AFTER_RESPONSE -> risk.response().isPresent();
+            case CURRENT -> risk.isAnswered();
+            case OFF, UNANSWERED -> false;
+        };
     }
 
     public boolean holds(Input.Kind kind, String id) {

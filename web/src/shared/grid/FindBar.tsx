@@ -1,8 +1,8 @@
 import { chakra, Flex } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { useGridStore, viewOf } from "../grid/gridStore";
-import { FILTERS } from "./filters";
+import { useGridStore, viewOf } from "./gridStore";
+import type { Choices } from "./types";
 
 const Input = chakra("input");
 const Select = chakra("select");
@@ -10,8 +10,8 @@ const Button = chakra("button");
 const FIELD = { bg: "panel", borderWidth: "1px", borderColor: "line", px: "2", py: "0.5" } as const;
 
 /** Looks for rows by text and by what is the matter with them; "/" goes there, Esc gives all rows back. */
-export function FindBar({ project }: { project: string }) {
-  const search = useGridStore((state) => viewOf(state, project).search);
+export function FindBar({ grid, filters }: { grid: string; filters: Choices }) {
+  const search = useGridStore((state) => viewOf(state, grid).search);
   const { look } = useGridStore.getState();
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -25,7 +25,7 @@ export function FindBar({ project }: { project: string }) {
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, []);
-  const clear = () => look(project, { text: "", filter: undefined, rows: undefined });
+  const clear = () => look(grid, { text: "", filter: undefined, rows: undefined });
   const looking = search.text !== "" || search.filter || search.rows;
   return (
     <Flex role="search" gap="1.5" align="center">
@@ -36,7 +36,7 @@ export function FindBar({ project }: { project: string }) {
         aria-label="Find rows"
         placeholder="Find  /"
         value={search.text}
-        onChange={(event) => look(project, { text: event.target.value })}
+        onChange={(event) => look(grid, { text: event.target.value })}
         onKeyDown={(event) => event.key === "Escape" && clear()}
       />
       <Select
@@ -44,10 +44,10 @@ export function FindBar({ project }: { project: string }) {
         maxW="122px"
         aria-label="Show rows"
         value={search.rows ? "rows" : (search.filter ?? "")}
-        onChange={(event) => look(project, { filter: event.target.value || undefined, rows: undefined })}
+        onChange={(event) => look(grid, { filter: event.target.value || undefined, rows: undefined })}
       >
         {search.rows && <option value="rows">{search.rows.title}</option>}
-        {FILTERS.map((filter) => (
+        {filters.map((filter) => (
           <option key={filter.value} value={filter.value}>
             {filter.label}
           </option>

@@ -1,17 +1,16 @@
 import { Menu, Portal } from "@chakra-ui/react";
 import { Columns3 } from "lucide-react";
-import type { PlanColumn } from "../../shared/planGrid/columns";
-import { ToolButton } from "../../shared/ui/ToolButton";
-import { isShown, type useColumnChoice } from "./columnChoice";
+import { ToolButton } from "../ui/ToolButton";
+import { isShown, type Spared, type useColumnChoice } from "./columnChoice";
 
-const ALWAYS = new Set(["code", "name"]);
+const ALWAYS = new Set(["code", "name", "title"]);
 
-/** Chooses the columns of the plan. */
+/** Chooses the columns of a grid. */
 export function ColumnMenu({
   columns,
   choice,
 }: {
-  columns: PlanColumn[];
+  columns: readonly Spared[];
   choice: ReturnType<typeof useColumnChoice>;
 }) {
   return (

@@ -1,0 +1,88 @@
+package app.tychon.server.risks;
+
+import app.tychon.core.model.RegisterEntry;
+import app.tychon.core.model.Response;
+import app.tychon.core.model.Risk;
+import app.tychon.exchange.JsonText;
+import app.tychon.exchange.RiskJson;
+import app.tychon.exchange.risks.ChanceText;
+import app.tychon.exchange.risks.EffectText;
+import app.tychon.exchange.risks.EffectText.About;
+import app.tychon.server.edits.ObjectEdit;
+import jakarta.annotation.Nullable;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * One edit of a risk.
+ *
+ * @param own  whether the reader made it
+ * @param what made, removed, or changed
+ * @param fields those that differ, in words
+ */
+record RiskHistory(long revision, Instant at, boolean own, String what, List<FieldChange> fields) {
+
+    /** A field before and after; absent where the risk was not there, empty where it said nothing. */
+    record FieldChange(String field, String before, String after) {}
+
+    static RiskHistory of(ObjectEdit edit) {
+        Map<String, String> before = said(edit.before());
+        Map<String, String> after = said(edit.after());
+        List<FieldChange> fields = new ArrayList<>();
+        if (!before.isEmpty() && !after.isEmpty()) {
+            before.forEach((field, text) -> {
+                if (!text.equals(after.get(field))) {
+                    fields.add(new FieldChange(field, text, after.get(field)));
+                }
+            });
+        }
+        String what = before.isEmpty() ? "made" : after.isEmpty() ? "removed" : "changed";
+        return new RiskHistory(edit.revision(), edit.at(), edit.own(), what, fields);
+    }
+
+    private static Map<String, String> said(@Nullable String json) {
+        Map<String, String> said = new LinkedHashMap<>();
+        if (json == null) {
+            return said;
+        }
+        Risk risk = JsonText.read(json, RiskJson::read);
+        RegisterEntry entry = risk.entry();
+        said.put("State", state(risk));
+        said.put("Title", risk.title());
+        said.put("Kind", word(risk.kind()));
+        said.put("Chance", ChanceText.of(risk));
+        said.put("Effect on time", EffectText.of(risk.impacts(), About.TIME));
+        said.put("Effect on money", EffectText.of(risk.impacts(), About.MONEY));
+        said.put("Category", risk.category());
+        said.put("Owner", risk.owner());
+        said.put("Cause", entry.cause());
+        said.put("Event", entry.event());
+        said.put("Consequence", entry.consequence());
+        said.put("Strategy", entry.strategy().map(RiskHistory::word).orElse(""));
+        said.put("Response", risk.response().map(RiskHistory::response).orElse(""));
+        said.put("Score", entry.score().map(Object::toString).orElse(""));
+        said.put("Notes", entry.notes());
+        return said;
+    }
+
+    private static String state(Risk risk) {
+        String because = risk.entry().closedBecause();
+        return word(risk.state()) + (because.isEmpty() ? "" : ", because " + because);
+    }
+
+    private static String response(Response response) {
+        return (response.decided() ? "decided: " : "") + Math.round(100 * response.probability()) + " %, "
+                + EffectText.of(response.impacts(), About.TIME) + " "
+                + EffectText.of(response.impacts(), About.MONEY) + ", "
+                + response.actions().size()
+                + (response.actions().size() == 1 ? " action" : " actions");
+    }
+
+    private static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT);
+    }
+}

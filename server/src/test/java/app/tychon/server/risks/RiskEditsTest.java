@@ -1,0 +1,142 @@
+package app.tychon.server.risks;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Risk;
+import app.tychon.server.edits.EditedPlanTest;
+import com.fasterxml.jackson.databind.JsonNode;
+import org.junit.jupiter.api.Test;
+
+class RiskEditsTest extends EditedPlanTest {
+    private JsonNode edit(String edits) throws Exception {
+        return accepted(patch(at("/risks")), edits);
+    }
+
+    private Risk risk(String id) throws Exception {
+        return plan().risks().stream()
+                .filter(risk -> risk.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private JsonNode seen(String id) throws Exception {
+        for (JsonNode risk : read(at("/risks")).get("risks")) {
+            if (risk.get("id").asText().equals(id)) {
+                return risk;
+            }
+        }
+        throw new AssertionError("no risk " + id);
+    }
+
+    @Test
+    void risksAreWrittenAsPeopleWriteThem() throws Exception {
+        Plan before = plan();
+        edit("[{\"id\":\"\",\"add\":true,\"title\":\"Fog on the ridge\",\"chance\":\"1 in 5\","
+                + "\"time\":\"2..4..9d on E90, I10 each\",\"money\":\"3..8% on K22\",\"category\":\"Site/Weather\"}]");
+        JsonNode fog = seen("R17");
+        assertThat(fog.get("chance").asDouble()).isEqualTo(0.2);
+        assertThat(fog.get("timeText").asText()).isEqualTo("2..4..9d on E90, I10 each");
+        assertThat(fog.get("moneyText").asText()).isEqualTo("3..8% on K22");
+        // Five days of nine hours, in days of the project's calendar.
+        assertThat(fog.at("/size/days").asDouble()).isEqualTo(5 * 9 / 8.0);
+        accepted(post(at("/undo")), "");
+        assertThat(plan()).isEqualTo(before);
+    }
+
+    @Test
+    void oneFieldOfManyRisksIsOneEditAndOthersStay() throws Exception {
+        Plan before = plan();
+        edit(
+                "[{\"id\":\"R05\",\"owner\":\"Crane lead\"},{\"id\":\"R06\",\"owner\":\"Crane lead\",\"chance\":\"2 a year\"}]");
+        assertThat(risk("R05").owner()).isEqualTo("Crane lead");
+        assertThat(risk("R05").impacts()).isEqualTo(before.risks().get(4).impacts());
+        assertThat(seen("R06").get("perYear").asDouble()).isEqualTo(2);
+        accepted(post(at("/undo")), "");
+        assertThat(plan()).isEqualTo(before);
+    }
+
+    @Test
+    void whatCannotBeIsRefusedInItsFieldAndNothingIsKept() throws Exception {
+        Plan before = plan();
+        refuse(patch(at("/risks")), "[{\"id\":\"R01\",\"chance\":\"130\"}]", "/0/chance", "between 0 and 100 %");
+        refuse(patch(at("/risks")), "[{\"id\":\"R01\",\"time\":\"5d on X9\"}]", "/0/time", "no activity");
+        refuse(patch(at("/risks")), "[{\"id\":\"R01\",\"time\":\"5d on K22\"}]", "/0/impacts", "takes no time");
+        refuse(
+                patch(at("/risks")),
+                "[{\"id\":\"R15\",\"onlyIf\":{\"risk\":\"R16\"}}]",
+                "/0/onlyIf",
+                "wait for each other");
+        refuse(
+                patch(at("/risks")),
+                "[{\"id\":\"R01\",\"exclusiveGroup\":\"crane\",\"chance\":\"95\"}]",
+                "/0/exclusiveGroup",
+                "more than 1");
+        refuse(patch(at("/risks")), "[{\"id\":\"R99\",\"owner\":\"x\"}]", "/0/id", "no risk");
+        refuse(patch(at("/risks")), "[{\"id\":\"R01\",\"strategy\":\"exploit\"}]", "/0/strategy", "no strategy");
+        assertThat(plan()).isEqualTo(before);
+    }
+
+    @Test
+    void aRiskIsClosedForAReasonThatGoesWhenItIsOpenedAgain() throws Exception {
+        edit("[{\"id\":\"R06\",\"state\":\"closed\",\"closedBecause\":\"bought at home\"}]");
+        assertThat(risk("R06").entry().closedBecause()).isEqualTo("bought at home");
+        JsonNode history = read(at("/risks/R06/history"));
+        assertThat(history.at("/0/fields/0/field").asText()).isEqualTo("State");
+        assertThat(history.at("/0/fields/0/after").asText()).isEqualTo("closed, because bought at home");
+        edit("[{\"id\":\"R06\",\"state\":\"open\"}]");
+        assertThat(risk("R06").entry().closedBecause()).isEmpty();
+        edit("[{\"id\":\"R06\",\"state\":\"occurred\",\"occurred\":{\"on\":\"2027-05-03\",\"days\":6,\"money\":900}}]");
+        assertThat(risk("R06").happened().orElseThrow()).hasSize(2);
+    }
+
+    @Test
+    void aDecidedResponsePutsItsMoneyIntoThePlan() throws Exception {
+        double before = read(at("/plan")).get("plannedCost").asDouble();
+        JsonNode response = seen("R01").get("response");
+        assertThat(response.get("cost").asDouble()).isEqualTo(14_000);
+        JsonNode result = edit(
+                "[{\"id\":\"R01\",\"response\":{\"probability\":0.1,\"impacts\":[],\"decided\":true,"
+                        + "\"actions\":[{\"name\":\"Hearing\",\"cost\":14000,\"start\":\"2027-03-15\",\"finish\":\"2027-04-30\"}]}}]");
+        assertThat(result.get("plannedCost").asDouble()).isEqualTo(before + 14_000);
+    }
+
+    @Test
+    void aRiskThatIsRemovedTakesConditionsOnItAlong() throws Exception {
+        Plan before = plan();
+        JsonNode result = accepted(post(at("/risks/remove")), "{\"risks\":[\"R15\"]}");
+        assertThat(result.at("/gone/0").asText()).isEqualTo("the condition of risk R16");
+        assertThat(risk("R16").onlyIf()).isEmpty();
+        accepted(post(at("/undo")), "");
+        assertThat(plan()).isEqualTo(before);
+    }
+
+    @Test
+    void anotherCodeIsFollowedByWhatDependsOnIt() throws Exception {
+        edit("[{\"id\":\"R15\",\"code\":\"MOUNT-1\"}]");
+        assertThat(risk("R16").onlyIf().orElseThrow().risk()).isEqualTo("MOUNT-1");
+    }
+
+    @Test
+    void aSchemeIsScaledKeptAndTakenAwayAgain() throws Exception {
+        JsonNode scaled = read(at("/scheme/scaled"));
+        accepted(put(at("/scheme")), scaled.toString());
+        edit("[{\"id\":\"R01\",\"score\":{\"chance\":3,\"time\":5}}]");
+        assertThat(seen("R01").at("/score/product").asInt()).isEqualTo(15);
+        assertThat(seen("R01").at("/score/beyond").asBoolean()).isTrue();
+        refuse(patch(at("/risks")), "[{\"id\":\"R01\",\"score\":{\"chance\":7}}]", "/0/score", "from 1 to 5");
+        refuse(
+                put(at("/scheme")),
+                scaled.toString().replace("\"rare\",\"from\":0.0,\"to\":0.05", "\"rare\",\"from\":0.0,\"to\":0.01"),
+                "/chance/1/from",
+                "must begin where the one before ends");
+        accepted(delete(at("/scheme")), "");
+        assertThat(read(at("/risks")).has("scheme")).isFalse();
+        accepted(post(at("/undo")), "");
+        assertThat(read(at("/risks")).has("scheme")).isTrue();
+    }
+}
