@@ -58,7 +58,7 @@ export function EffectShape({ effect, currency, onKeep }: Props) {
   return (
     <Box mt="1">
       {look.data ? (
-        <DensityPlot look={look.data} handles={handles} width={WIDTH} format={format} />
+        <DensityPlot look={look.data} handles={handles} width={WIDTH} format={format} of="risk" />
       ) : (
         <NoDensity>{look.isError ? refusalOf(look.error) : "Drawing…"}</NoDensity>
       )}

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import { useCallback, useMemo, useRef, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import type { EffectsView, PlanView, RiskEdit, RiskView } from "../../shared/api/client";
 import { refusalOf, useUndo } from "../../shared/api/edits";
 import type { RiskEdits } from "../../shared/api/risks";
@@ -100,11 +100,12 @@ export function RegisterGrid(props: Props) {
     [assign, key, plan.project.id],
   );
   const { dragged, onPointerDown } = useAssignDrag(onDrop);
+  const over = dragged?.what === "risk" ? dragged.over : undefined;
   const lit = useMemo(() => {
     const hit = hitBy(plan, selected);
-    if (dragged?.what === "risk" && dragged.over) hit.add(dragged.over);
+    if (over) hit.add(over);
     return hit;
-  }, [plan, selected, dragged?.what, dragged?.over]);
+  }, [plan, selected, over]);
 
   const remove = async (at: RegisterAt) => {
     const gone = at.selected().filter((id) => risks.some((risk) => risk.id === id));
@@ -234,11 +235,14 @@ export function RegisterGrid(props: Props) {
 
 /** The rows with their newest content, in the order that they had before a cell was opened, so that none runs away. */
 function useHeldOrder(rows: RegisterRow[], hold: boolean): RegisterRow[] {
-  const order = useRef<string[]>([]);
-  if (!hold) order.current = rows.map((row) => row.id);
-  const places = new Map(order.current.map((id, i) => [id, i]));
-  const place = ({ id }: RegisterRow) => places.get(id) ?? places.size;
-  return hold ? [...rows].sort((a, b) => place(a) - place(b)) : rows;
+  const [before, setBefore] = useState(rows);
+  if (!hold && before !== rows) setBefore(rows);
+  return useMemo(() => {
+    if (!hold) return rows;
+    const places = new Map(before.map(({ id }, i) => [id, i]));
+    const place = ({ id }: RegisterRow) => places.get(id) ?? places.size;
+    return [...rows].sort((a, b) => place(a) - place(b));
+  }, [rows, before, hold]);
 }
 
 /** The edits that pasted lines come to. */

@@ -11,7 +11,9 @@ import { DependsPart } from "./DependsPart";
 import { EffectList } from "./EffectList";
 import { ResponsePart } from "./ResponsePart";
 import { RiskHistoryPart } from "./RiskHistoryPart";
+import { movesSentence } from "./responseWords";
 import { KINDS, sentenceOf } from "./riskWords";
+import { ScorePart } from "./ScorePart";
 import { StatePart } from "./StatePart";
 
 const WIDTH = 520;
@@ -30,7 +32,7 @@ interface Props {
 export type ChangeRisk = (fields: Omit<RiskEdit, "id">) => Promise<string | undefined>;
 
 /** Everything about a risk, to be read and changed. */
-export function RiskSheet({ plan, risk, risks, moves, edits, onClose }: Props) {
+export function RiskSheet({ plan, risk, risks, scheme, moves, edits, onClose }: Props) {
   const change: ChangeRisk = (fields) => handedIn(() => edits.risks([{ ...fields, id: risk.id }]));
   const date = (field: "from" | "to", label: string) => (
     <TextField
@@ -56,9 +58,16 @@ export function RiskSheet({ plan, risk, risks, moves, edits, onClose }: Props) {
       }
       onClose={onClose}
     >
-      <Box mb="3" color="softInk" data-sentence>
-        {risk.id} · {sentenceOf(risk)}
-      </Box>
+      {moves && (
+        <Box mb="1" data-moves>
+          {movesSentence(plan, moves)}
+        </Box>
+      )}
+      {risk.event && (
+        <Box mb="3" color="softInk" data-sentence>
+          {sentenceOf(risk)}
+        </Box>
+      )}
       <TextField label="Title" value={risk.title} onHandIn={(title) => change({ title })} />
       <TextField
         label="Because"
@@ -122,6 +131,7 @@ export function RiskSheet({ plan, risk, risks, moves, edits, onClose }: Props) {
         />
       </SheetPart>
       <ResponsePart plan={plan} risk={risk} moves={moves} change={change} />
+      <ScorePart risk={risk} scheme={scheme} change={change} />
       <StatePart plan={plan} risk={risk} change={change} />
       <DependsPart risk={risk} risks={risks} change={change} />
       <SheetPart title="Notes">

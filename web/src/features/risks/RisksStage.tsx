@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { PanelBottom, PanelRight } from "lucide-react";
 import { useMemo, useState } from "react";
+import { useSearchParams } from "react-router";
 import type { EffectsView, PlanView, RiskView } from "../../shared/api/client";
 import { useRegister, useRiskEdits, useRiskEffects } from "../../shared/api/risks";
 import { formatMoney, formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
@@ -21,9 +22,16 @@ import { registerColumns } from "./registerColumns";
 import { RegisterGrid, registerKey } from "./RegisterGrid";
 import { isLive } from "./riskWords";
 
+const MatrixView = lazily(() => import("./MatrixView"), "MatrixView");
+const SchemeDialog = lazily(() => import("./SchemeDialog"), "SchemeDialog");
 const RiskSheet = lazily(() => import("./RiskSheet"), "RiskSheet");
 const Select = chakra("select");
 const ARRANGED = "tychon.risks.arranged";
+const VIEWS = [
+  { value: "register", label: "Register" },
+  { value: "matrix", label: "Matrix" },
+] as const;
+type View = (typeof VIEWS)[number]["value"];
 
 /** The register, what moves most first: what each risk does to the finish and the cost, alone and after its response. */
 export function RisksStage() {
@@ -38,7 +46,11 @@ export function RisksStage() {
   const [arrangement, setArrangement] = useState(
     () => (localStorage.getItem(ARRANGED) ?? "effect") as Arrangement,
   );
+  const [address, setAddress] = useSearchParams();
+  const view = VIEWS.find((one) => one.value === address.get("view"))?.value ?? "register";
+  const setView = (next: View) => void setAddress(next === "register" ? {} : { view: next });
   const [withPlan, setWithPlan] = useState(false);
+  const [dialog, setDialog] = useState<"scheme">();
   const columns = useMemo(() => registerColumns(confidence, risks), [confidence, risks]);
   const shown = useMemo(
     () => columns.filter((column) => isShown(choice.kept, column)),
@@ -50,8 +62,15 @@ export function RisksStage() {
     localStorage.setItem(ARRANGED, how);
     setArrangement(how);
   };
+  /** Shows a risk in the register, with its sheet. */
+  const open = (risk: string) => {
+    useGridStore.getState().select(registerKey(id), { row: risk, column: "title" });
+    if (!sheet.open) sheet.toggle();
+    setView("register");
+  };
   const commands: Command[] = [
     { id: "plan", label: "The plan beside the register", run: () => setWithPlan(!withPlan) },
+    { id: "scheme", label: "Scoring scheme…", run: () => setDialog("scheme") },
     { id: "sheet", label: "Sheet of the risk", keys: "Alt Enter", run: sheet.toggle },
   ];
   return (
@@ -59,43 +78,61 @@ export function RisksStage() {
       name="Risks"
       commands={commands}
       sentence={<Moved plan={plan} risks={risks} effects={effects.view} />}
+      views={{ label: "View of the risks", choices: VIEWS, value: view, onChange: setView }}
+      over={
+        dialog === "scheme" && (
+          <SchemeDialog
+            plan={plan}
+            kept={register.data?.scheme}
+            edits={edits}
+            onClose={() => setDialog(undefined)}
+          />
+        )
+      }
       tools={
         <>
           <Progress effects={effects.view} current={effects.current} error={effects.error?.message} />
-          <FindBar grid={registerKey(id)} filters={RISK_FILTERS} />
-          <Select
-            aria-label="Arranged"
-            bg="panel"
-            borderWidth="1px"
-            borderColor="line"
-            px="1"
-            py="0.5"
-            value={arrangement}
-            onChange={(event) => arrange(event.target.value as Arrangement)}
-          >
-            {ARRANGEMENTS.map((one) => (
-              <option key={one.value} value={one.value}>
-                {one.label}
-              </option>
-            ))}
-          </Select>
+          {view === "register" && (
+            <>
+              <FindBar grid={registerKey(id)} filters={RISK_FILTERS} />
+              <Select
+                aria-label="Arranged"
+                bg="panel"
+                borderWidth="1px"
+                borderColor="line"
+                px="1"
+                py="0.5"
+                value={arrangement}
+                onChange={(event) => arrange(event.target.value as Arrangement)}
+              >
+                {ARRANGEMENTS.map((one) => (
+                  <option key={one.value} value={one.value}>
+                    {one.label}
+                  </option>
+                ))}
+              </Select>
+            </>
+          )}
           <Box display="flex">
-            <ToolButton
-              label="The plan beside the register"
-              hint="The plan below, to give risks to its rows"
-              onClick={() => setWithPlan(!withPlan)}
-            >
-              <PanelBottom size={16} />
-            </ToolButton>
+            {view === "register" && (
+              <ToolButton
+                label="The plan beside the register"
+                hint="The plan below, to give risks to its rows"
+                onClick={() => setWithPlan(!withPlan)}
+              >
+                <PanelBottom size={16} />
+              </ToolButton>
+            )}
             <ToolButton label="Sheet of the risk" hint="Sheet of the risk (Alt Enter)" onClick={sheet.toggle}>
               <PanelRight size={16} />
             </ToolButton>
-            <ColumnMenu columns={columns} choice={choice} />
+            {view === "register" && <ColumnMenu columns={columns} choice={choice} />}
             <StageMenu label="More for risks" commands={commands} filesTitle="Take out" />
           </Box>
         </>
       }
       beside={
+        view === "register" &&
         sheet.open &&
         chosen && (
           <RiskSheet
@@ -116,7 +153,18 @@ export function RisksStage() {
           The risks cannot be shown: {register.error.message}
         </Notice>
       ) : (
-        register.data && (
+        register.data &&
+        (view === "matrix" ? (
+          <MatrixView
+            plan={plan}
+            risks={risks}
+            scheme={register.data.scheme}
+            effects={effects.view}
+            edits={edits}
+            onScheme={() => setDialog("scheme")}
+            onOpen={open}
+          />
+        ) : (
           <RegisterGrid
             plan={plan}
             risks={risks}
@@ -128,7 +176,7 @@ export function RisksStage() {
             withPlan={withPlan}
             onSheet={sheet.toggle}
           />
-        )
+        ))
       )}
     </Stage>
   );

@@ -8,21 +8,24 @@ export function worthOf(moves: RiskMoves | undefined): { days: number; money: nu
   return { days: -moves.response.days, money: -moves.response.money };
 }
 
-/** What a risk moves, what its response leaves of it, and whether that is worth its price. */
+/** What a risk moves as the plan has it. */
+export function movesSentence({ project }: PlanView, { moved }: RiskMoves): string {
+  const level = `P${project.confidence}`;
+  const money = `${moved.money < 0 ? "−" : "+"}${formatMoney(Math.abs(moved.money), project.currency)}`;
+  return `It moves the ${level} finish by ${formatSigned(moved.days, formatOne)} working days and the ${level} cost by ${money}.`;
+}
+
+/** What a response costs and changes, and whether it pays. */
 export function worthSentence({ project }: PlanView, risk: RiskView, moves: RiskMoves | undefined): string {
   const { response } = risk;
   const level = `P${project.confidence}`;
   const cost = formatMoney(response?.cost ?? 0, project.currency);
   const worth = worthOf(moves);
   if (!moves || !worth) return `Its actions cost ${cost}. What it is worth is being worked out.`;
-  const signed = (amount: number) =>
-    `${amount < 0 ? "−" : "+"}${formatMoney(Math.abs(amount), project.currency)}`;
-  const now = response?.decided ? "With it, the risk moves" : "The risk moves";
-  const moved = `${now} the ${level} finish by ${formatSigned(moves.moved.days, formatOne)} days and the ${level} cost by ${signed(moves.moved.money)}.`;
-  const price = `The response costs ${cost} and gains ${formatSigned(worth.days, formatOne)} days`;
+  const price = `The response costs ${cost} and moves the ${level} finish by ${formatSigned(-worth.days, formatOne)} working days`;
   const pays =
     worth.money >= 0
       ? `it pays for itself, with ${formatMoney(worth.money, project.currency)} to spare`
       : `its days cost ${formatMoney(-worth.money, project.currency)} net`;
-  return `${moved} ${price}: ${pays}.`;
+  return `${price}: ${pays}.`;
 }

@@ -20,6 +20,8 @@ interface Props {
   handles: Handle[];
   width: number;
   format: (value: number) => string;
+  /** Of what: an estimate beside what is planned, or a risk, which is beside nothing. */
+  of?: "estimate" | "risk";
 }
 
 interface Extent {
@@ -37,7 +39,8 @@ function extentOf({ range }: RangeLook, handles: Handle[]): Extent {
 }
 
 /** The density of an estimate, on which its points can be dragged; arrow keys move them too. */
-export function DensityPlot({ look, handles, width, format }: Props) {
+export function DensityPlot({ look, handles, width, format, of = "estimate" }: Props) {
+  const tone = `var(--chakra-colors-${of === "risk" ? "risk" : "action"})`;
   const svg = useRef<SVGSVGElement>(null);
   // While a point is dragged the axis stands still under it.
   const [held, setHeld] = useState<Extent & { name: string }>();
@@ -82,9 +85,9 @@ export function DensityPlot({ look, handles, width, format }: Props) {
       {outline.length > 0 && (
         <path
           d={`M${x(range.low)} ${BASE}L${outline.join("L")}L${x(range.high)} ${BASE}Z`}
-          fill="var(--chakra-colors-action)"
+          fill={tone}
           fillOpacity="0.22"
-          stroke="var(--chakra-colors-action)"
+          stroke={tone}
           strokeWidth="1.4"
         />
       )}
@@ -93,10 +96,10 @@ export function DensityPlot({ look, handles, width, format }: Props) {
         x2={x(range.planned)}
         y1={4}
         y2={BASE}
-        stroke="var(--chakra-colors-plan)"
+        stroke={of === "risk" ? "var(--chakra-colors-strong-line)" : "var(--chakra-colors-plan)"}
         strokeWidth="1.6"
       >
-        <title>{`Planned: ${format(range.planned)}`}</title>
+        <title>{of === "risk" ? "Nothing" : `Planned: ${format(range.planned)}`}</title>
       </line>
       <path d={`M${x(range.mean)} ${BASE}v-14`} stroke="var(--chakra-colors-ink)" strokeWidth="1.8">
         <title>{`Mean: ${format(range.mean)}`}</title>
@@ -106,7 +109,7 @@ export function DensityPlot({ look, handles, width, format }: Props) {
           <circle
             r={HANDLE}
             fill="var(--chakra-colors-panel)"
-            stroke="var(--chakra-colors-action)"
+            stroke={tone}
             strokeWidth="2"
             cursor="ew-resize"
             tabIndex={0}

@@ -23,7 +23,7 @@ class RegisterTest extends RunningTest {
         assertThat(permit.at("/effects/0/high").asDouble()).isEqualTo(60);
         assertThat(permit.get("timeText").asText()).isEqualTo("pert 10..25..60d on S20");
         assertThat(permit.at("/response/cost").asDouble()).isEqualTo(14_000);
-        assertThat(risks.get(2).get("perYear").asDouble()).isEqualTo(6);
+        assertThat(risks.get(2).get("perYear").asDouble()).isEqualTo(2.5);
     }
 
     @Test
