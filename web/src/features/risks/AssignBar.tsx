@@ -98,7 +98,7 @@ export function AssignBar({ plan, risks, begun, edits, onClose }: Props) {
             placeholder={without.length > 0 || about.length === 0 ? "10..25..60d" : "as it does"}
             value={size}
             // What is missing is asked for where one looks.
-             
+
             autoFocus={begun.risks.length > 0 && begun.rows.length > 0}
             onChange={(event) => setSize(event.target.value)}
           />
@@ -168,7 +168,7 @@ function Suggested({ label, width, value, onText, from, focused }: SuggestedProp
         aria-label={label}
         list={list}
         value={value}
-         
+
         autoFocus={focused}
         onChange={(event) => onText(event.target.value)}
       />

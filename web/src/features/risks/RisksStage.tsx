@@ -3,7 +3,7 @@ import { PanelBottom, PanelRight } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import type { EffectsView, PlanView, RiskView } from "../../shared/api/client";
-import { useRegister, useRiskEdits, useRiskEffects } from "../../shared/api/risks";
+import { useRegister, useRiskCheck, useRiskEdits, useRiskEffects } from "../../shared/api/risks";
 import { formatMoney, formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
 import { isShown, useColumnChoice } from "../../shared/grid/columnChoice";
 import { ColumnMenu } from "../../shared/grid/ColumnMenu";
@@ -20,12 +20,15 @@ import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { type Arrangement, ARRANGEMENTS, fewThatCarryMost, registerRows, RISK_FILTERS } from "./register";
 import { registerColumns } from "./registerColumns";
 import { RegisterGrid, registerKey } from "./RegisterGrid";
+import { RISK_FAULTS, riskSentence } from "./riskCheckWords";
 import { isLive } from "./riskWords";
 
+const CheckPanel = lazily(() => import("../../shared/check/CheckPanel"), "CheckPanel");
 const MatrixView = lazily(() => import("./MatrixView"), "MatrixView");
 const SchemeDialog = lazily(() => import("./SchemeDialog"), "SchemeDialog");
 const RiskSheet = lazily(() => import("./RiskSheet"), "RiskSheet");
 const Select = chakra("select");
+const Link = chakra("button");
 const ARRANGED = "tychon.risks.arranged";
 const VIEWS = [
   { value: "register", label: "Register" },
@@ -50,6 +53,17 @@ export function RisksStage() {
   const view = VIEWS.find((one) => one.value === address.get("view"))?.value ?? "register";
   const setView = (next: View) => void setAddress(next === "register" ? {} : { view: next });
   const [withPlan, setWithPlan] = useState(false);
+  const [checking, setChecking] = useState(false);
+  const check = useRiskCheck(id, revision, effects.current && effects.view?.state === "done");
+  const findings = check.data?.findings.filter((finding) => !finding.accepted).length;
+  const openCheck = () => {
+    sheet.close();
+    setChecking(!checking);
+  };
+  const openSheet = () => {
+    setChecking(false);
+    sheet.toggle();
+  };
   const [dialog, setDialog] = useState<"scheme">();
   const columns = useMemo(() => registerColumns(confidence, risks), [confidence, risks]);
   const shown = useMemo(
@@ -71,13 +85,28 @@ export function RisksStage() {
   const commands: Command[] = [
     { id: "plan", label: "The plan beside the register", run: () => setWithPlan(!withPlan) },
     { id: "scheme", label: "Scoring scheme…", run: () => setDialog("scheme") },
-    { id: "sheet", label: "Sheet of the risk", keys: "Alt Enter", run: sheet.toggle },
+    { id: "check", label: "Risk check", run: openCheck },
+    { id: "sheet", label: "Sheet of the risk", keys: "Alt Enter", run: openSheet },
   ];
   return (
     <Stage
       name="Risks"
       commands={commands}
-      sentence={<Moved plan={plan} risks={risks} effects={effects.view} />}
+      sentence={
+        <>
+          <Moved plan={plan} risks={risks} effects={effects.view} />
+          {findings !== undefined && (
+            <Link
+              color={findings > 0 ? "risk" : "softInk"}
+              whiteSpace="nowrap"
+              title="Where risks are hard to believe"
+              onClick={openCheck}
+            >
+              {formatWhole(findings)} {findings === 1 ? "finding" : "findings"}
+            </Link>
+          )}
+        </>
+      }
       views={{ label: "View of the risks", choices: VIEWS, value: view, onChange: setView }}
       over={
         dialog === "scheme" && (
@@ -123,28 +152,43 @@ export function RisksStage() {
                 <PanelBottom size={16} />
               </ToolButton>
             )}
-            <ToolButton label="Sheet of the risk" hint="Sheet of the risk (Alt Enter)" onClick={sheet.toggle}>
-              <PanelRight size={16} />
-            </ToolButton>
+            {view === "register" && (
+              <ToolButton label="Sheet of the risk" hint="Sheet of the risk (Alt Enter)" onClick={openSheet}>
+                <PanelRight size={16} />
+              </ToolButton>
+            )}
             {view === "register" && <ColumnMenu columns={columns} choice={choice} />}
             <StageMenu label="More for risks" commands={commands} filesTitle="Take out" />
           </Box>
         </>
       }
       beside={
-        view === "register" &&
-        sheet.open &&
-        chosen && (
-          <RiskSheet
-            key={chosen.id}
+        checking ? (
+          <CheckPanel
             plan={plan}
-            risk={chosen}
-            risks={risks}
-            scheme={register.data?.scheme}
-            moves={effects.view?.rows.find((row) => row.risk === chosen.id)}
-            edits={edits}
-            onClose={sheet.close}
+            label="Risk check"
+            title="Are the risks worth simulating?"
+            check={check}
+            words={RISK_FAULTS}
+            sentence={riskSentence}
+            grid={{ key: registerKey(id), column: "title" }}
+            onClose={() => setChecking(false)}
           />
+        ) : (
+          view === "register" &&
+          sheet.open &&
+          chosen && (
+            <RiskSheet
+              key={chosen.id}
+              plan={plan}
+              risk={chosen}
+              risks={risks}
+              scheme={register.data?.scheme}
+              moves={effects.view?.rows.find((row) => row.risk === chosen.id)}
+              edits={edits}
+              onClose={sheet.close}
+            />
+          )
         )
       }
     >
@@ -174,7 +218,7 @@ export function RisksStage() {
             arrangement={arrangement}
             edits={edits}
             withPlan={withPlan}
-            onSheet={sheet.toggle}
+            onSheet={openSheet}
           />
         ))
       )}

@@ -162,7 +162,7 @@ function doubtOf(
   const chance = risk.score?.chance ?? 0;
   if (chance > 0 && Math.abs(cell.chance - chance) > 1)
     return `its numbers are ${cell.chance > chance ? "likelier" : "less likely"} than its score`;
-  if (byDays > 0 && Math.abs(byScore - byDays) > Math.max(3, all / 3))
+  if (byDays > 0 && Math.abs(byScore - byDays) > Math.max(3, all / 2))
     return byDays < byScore ? "moves more than its score says" : "moves less than its score says";
   return undefined;
 }

@@ -32,7 +32,12 @@ function Title({ row }: { row: RegisterRow }) {
         <Box as="span" color="softInk" fontWeight="400">{` · ${formatWhole(group.count)}`}</Box>
       </Box>
     );
-  if (!risk) return <Box color="softInk">New risk: type what it is called</Box>;
+  if (!risk)
+    return (
+      <Box color="softInk" truncate>
+        New risk: type its title
+      </Box>
+    );
   return (
     <Flex align="center" gap="2" minW="0">
       <svg

@@ -52,6 +52,15 @@ export function useRiskHistory(project: string, risk: string, revision: number) 
   });
 }
 
+/** Whether the risks are worth simulating; asked anew once it is known what responses are worth. */
+export function useRiskCheck(project: string, revision: number, known: boolean) {
+  return useQuery({
+    queryKey: ["risk check", project, revision, known],
+    queryFn: () => answer(http.GET("/api/projects/{id}/check/risks", { params: { path: { id: project } } })),
+    placeholderData: keepPreviousData,
+  });
+}
+
 /** A scheme with limits that suit the project's duration and budget. */
 export const scaledScheme = (project: string) =>
   answer(http.GET("/api/projects/{id}/scheme/scaled", { params: { path: { id: project } } }));

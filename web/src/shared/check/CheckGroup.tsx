@@ -17,14 +17,15 @@ interface Props {
   word: string;
   words: CheckWords;
   findings: FindingView[];
+  grid?: { key: string; column: string };
 }
 
 /** The findings of one check: why it matters, where they are, and what can be done. */
-export function CheckGroup({ plan, word, words, findings }: Props) {
+export function CheckGroup({ plan, word, words, findings, grid }: Props) {
+  const { key, column } = grid ?? { key: plan.project.id, column: "name" };
   const edits = useCheckEdits(plan.project.id);
   const [reason, setReason] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
-  const project = plan.project.id;
   const { title = word, why = "" } = words[word] ?? {};
   const open = findings.filter((finding) => !finding.accepted);
   const accepted = findings.filter((finding) => finding.accepted);
@@ -68,7 +69,7 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
             <Button
               textAlign="left"
               minH="24px"
-              onClick={() => select(project, { row: finding.on, column: "name" })}
+              onClick={() => select(key, { row: finding.on, column })}
               data-finding={finding.on}
             >
               <Box as="span" color="action" fontWeight="600">
@@ -92,13 +93,13 @@ export function CheckGroup({ plan, word, words, findings }: Props) {
       ))}
       <Flex gap="4" mt="1.5" color="action" wrap="wrap" css={{ "& > button": { minHeight: "24px" } }}>
         {rows.length > 0 && (
-          <Button onClick={() => look(project, { text: "", rows: { title, ids: new Set(rows) } })}>
+          <Button onClick={() => look(key, { text: "", rows: { title, ids: new Set(rows) } })}>
             Show the rows
           </Button>
         )}
         {fixable.length > 0 && (
           <Button
-            title="Moves no date of the plan; Ctrl Z takes it back"
+            title="Changes nothing that is calculated; Ctrl Z takes it back"
             onClick={() => void handedIn(() => edits.fix(word, fixable)).then(setRefusal)}
           >
             {fixable.length === open.length ? "Mend" : `Mend ${fixable.length}`}

@@ -17,10 +17,12 @@ interface Props {
   words: CheckWords;
   sentence: (open: number, accepted: number) => string;
   onClose: () => void;
+  /** The grid in which rows are shown, and the column that is selected there; the plan's where it is not said. */
+  grid?: { key: string; column: string };
 }
 
 /** What should be looked at before anybody trusts the odds, fault by fault. */
-export function CheckPanel({ plan, label, title, check, words, sentence, onClose }: Props) {
+export function CheckPanel({ plan, label, title, check, words, sentence, onClose, grid }: Props) {
   const findings = check.data?.findings ?? [];
   const accepted = findings.filter((finding) => finding.accepted).length;
   return (
@@ -38,7 +40,7 @@ export function CheckPanel({ plan, label, title, check, words, sentence, onClose
       {Object.keys(words).map((word) => {
         const own = findings.filter((finding: FindingView) => finding.check === word);
         return own.length === 0 ? null : (
-          <CheckGroup key={word} plan={plan} word={word} words={words} findings={own} />
+          <CheckGroup key={word} plan={plan} word={word} words={words} findings={own} grid={grid} />
         );
       })}
       {check.data && (

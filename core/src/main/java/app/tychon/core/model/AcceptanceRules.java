@@ -12,7 +12,8 @@ final class AcceptanceRules {
             found.addAll(TextRules.text(pointer + "/finding", accepted.finding(), Bounds.LONGEST_NAME));
             if (!accepted.on().equals(Plan.PROJECT)
                     && !names.branches.contains(accepted.on())
-                    && !names.costs.contains(accepted.on())) {
+                    && !names.costs.contains(accepted.on())
+                    && !names.risks.containsKey(accepted.on())) {
                 names.needActivity(pointer + "/on", accepted.on(), found);
             }
         }

@@ -4,6 +4,7 @@ import app.tychon.core.model.Acceptance;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
+import app.tychon.core.register.check.RiskCheck;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.core.schedule.check.PlanCheck;
@@ -15,6 +16,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -74,6 +76,9 @@ record Accepting(
                 .filter(f -> Acceptance.word(f.check()).equals(check) && rows.contains(f.on()))
                 .forEach(f -> now.add(new Found(f.on(), f.message())));
         RangeCheck.of(plan).stream()
+                .filter(f -> Acceptance.word(f.fault()).equals(check) && rows.contains(f.on()))
+                .forEach(f -> now.add(new Found(f.on(), f.message())));
+        RiskCheck.of(network, Map.of()).stream()
                 .filter(f -> Acceptance.word(f.fault()).equals(check) && rows.contains(f.on()))
                 .forEach(f -> now.add(new Found(f.on(), f.message())));
         return now;

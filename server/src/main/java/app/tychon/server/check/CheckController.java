@@ -1,5 +1,6 @@
 package app.tychon.server.check;
 
+import app.tychon.core.register.check.RiskCheck;
 import app.tychon.core.schedule.check.PlanCheck;
 import app.tychon.core.uncertainty.check.RangeCheck;
 import app.tychon.server.edits.EditResult;
@@ -21,9 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 class CheckController {
     private final PlanStore plans;
     private final Edits edits;
+    private final ResponseWorths worths;
 
-    CheckController(PlanStore plans, Edits edits) {
+    CheckController(PlanStore plans, Edits edits, ResponseWorths worths) {
         this.edits = edits;
+        this.worths = worths;
         this.plans = plans;
     }
 
@@ -38,6 +41,12 @@ class CheckController {
     @GetMapping("/ranges")
     CheckView checkRanges(@PathVariable UUID id) {
         return CheckView.ofRanges(RangeCheck.of(plans.find(id).plan()));
+    }
+
+    /** Whether the risks are worth simulating. */
+    @GetMapping("/risks")
+    CheckView checkRisks(@PathVariable UUID id) {
+        return CheckView.ofRisks(RiskCheck.of(plans.find(id).network(), worths.of(id)));
     }
 
     @PostMapping("/accept")

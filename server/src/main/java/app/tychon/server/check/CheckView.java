@@ -1,6 +1,7 @@
 package app.tychon.server.check;
 
 import app.tychon.core.model.Acceptance;
+import app.tychon.core.register.check.RiskFinding;
 import app.tychon.core.schedule.check.Finding;
 import app.tychon.core.uncertainty.check.RangeFinding;
 import jakarta.annotation.Nullable;
@@ -27,6 +28,17 @@ record CheckView(List<FindingView> findings) {
                         f.on(),
                         f.message(),
                         f.fix().isPresent(),
+                        f.accepted().map(Acceptance::reason).orElse(null)))
+                .toList());
+    }
+
+    static CheckView ofRisks(List<RiskFinding> findings) {
+        return new CheckView(findings.stream()
+                .map(f -> new FindingView(
+                        Acceptance.word(f.fault()),
+                        f.on(),
+                        f.message(),
+                        f.mended().isPresent(),
                         f.accepted().map(Acceptance::reason).orElse(null)))
                 .toList());
     }

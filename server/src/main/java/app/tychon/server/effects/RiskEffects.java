@@ -1,10 +1,13 @@
 package app.tychon.server.effects;
 
 import app.tychon.core.analysis.Effect;
+import app.tychon.core.register.check.RiskCheck.Worth;
 import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.server.check.ResponseWorths;
+import app.tychon.server.effects.EffectsView.RiskRow;
 import app.tychon.server.effects.EffectsView.State;
 import app.tychon.server.effects.RiskQuestions.Question;
 import app.tychon.server.events.ProjectEvents;
@@ -23,6 +26,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -33,7 +37,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
  * strongest first. A newer plan puts an end to it.
  */
 @Service
-class RiskEffects {
+class RiskEffects implements ResponseWorths {
     /** The same futures that first odds are made of. */
     static final int TOTAL = LiveOdds.FIRST;
 
@@ -64,6 +68,21 @@ class RiskEffects {
         known.put(project, none);
         begin(project, plan);
         return none;
+    }
+
+    @Override
+    public Map<String, Worth> of(UUID project) {
+        EffectsView view = known.get(project);
+        if (view == null
+                || view.state() != State.DONE
+                || view.revision() != plans.find(project).revision()) {
+            return Map.of();
+        }
+        return view.rows().stream()
+                .filter(row -> row.response() != null)
+                .collect(Collectors.toMap(
+                        RiskRow::risk,
+                        row -> new Worth(row.response().days(), row.response().money())));
     }
 
     /** What is under way of an older plan stops; the newer one's effects are worked out when somebody asks. */

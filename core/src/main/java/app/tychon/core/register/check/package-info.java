@@ -1,0 +1,2 @@
+/** Whether a risk register is worth simulating. */
+package app.tychon.core.register.check;
