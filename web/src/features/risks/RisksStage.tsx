@@ -25,6 +25,7 @@ import { isLive } from "./riskWords";
 
 const CheckPanel = lazily(() => import("../../shared/check/CheckPanel"), "CheckPanel");
 const MatrixView = lazily(() => import("./MatrixView"), "MatrixView");
+const RegisterFileDialog = lazily(() => import("./RegisterFileDialog"), "RegisterFileDialog");
 const SchemeDialog = lazily(() => import("./SchemeDialog"), "SchemeDialog");
 const RiskSheet = lazily(() => import("./RiskSheet"), "RiskSheet");
 const Select = chakra("select");
@@ -33,6 +34,10 @@ const ARRANGED = "tychon.risks.arranged";
 const VIEWS = [
   { value: "register", label: "Register" },
   { value: "matrix", label: "Matrix" },
+] as const;
+const FILES = [
+  { value: "risks.xlsx", label: "Register as a spreadsheet (XLSX)" },
+  { value: "risks.csv", label: "Register as a table of text (CSV)" },
 ] as const;
 type View = (typeof VIEWS)[number]["value"];
 
@@ -64,7 +69,7 @@ export function RisksStage() {
     setChecking(false);
     sheet.toggle();
   };
-  const [dialog, setDialog] = useState<"scheme">();
+  const [dialog, setDialog] = useState<"scheme" | "file">();
   const columns = useMemo(() => registerColumns(confidence, risks), [confidence, risks]);
   const shown = useMemo(
     () => columns.filter((column) => isShown(choice.kept, column)),
@@ -85,6 +90,8 @@ export function RisksStage() {
   const commands: Command[] = [
     { id: "plan", label: "The plan beside the register", run: () => setWithPlan(!withPlan) },
     { id: "scheme", label: "Scoring scheme…", run: () => setDialog("scheme") },
+    { id: "file", label: "A register from a table…", run: () => setDialog("file") },
+    ...FILES.map(({ value, label }) => ({ id: value, label, href: `/api/projects/${id}/${value}` })),
     { id: "check", label: "Risk check", run: openCheck },
     { id: "sheet", label: "Sheet of the risk", keys: "Alt Enter", run: openSheet },
   ];
@@ -109,14 +116,19 @@ export function RisksStage() {
       }
       views={{ label: "View of the risks", choices: VIEWS, value: view, onChange: setView }}
       over={
-        dialog === "scheme" && (
-          <SchemeDialog
-            plan={plan}
-            kept={register.data?.scheme}
-            edits={edits}
-            onClose={() => setDialog(undefined)}
-          />
-        )
+        <>
+          {dialog === "scheme" && (
+            <SchemeDialog
+              plan={plan}
+              kept={register.data?.scheme}
+              edits={edits}
+              onClose={() => setDialog(undefined)}
+            />
+          )}
+          {dialog === "file" && (
+            <RegisterFileDialog plan={plan} edits={edits} onClose={() => setDialog(undefined)} />
+          )}
+        </>
       }
       tools={
         <>

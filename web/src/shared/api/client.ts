@@ -37,6 +37,7 @@ export type ImpactWords = Schemas["ImpactWords"];
 export type ResponseView = Schemas["ResponseView"];
 export type RiskAction = Schemas["ActionView"];
 export type RiskHistory = Schemas["RiskHistory"];
+export type RegisterPreview = Schemas["RegisterPreview"];
 export type SchemeView = Schemas["SchemeView"];
 export type ScaleView = Schemas["ScaleView"];
 export type ScoreView = Schemas["ScoreView"];

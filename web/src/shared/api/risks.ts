@@ -1,6 +1,14 @@
 import { keepPreviousData, type QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
-import { answer, type EditResult, type EffectsView, http, type RiskEdit, type SchemeView } from "./client";
+import {
+  answer,
+  asForm,
+  type EditResult,
+  type EffectsView,
+  http,
+  type RiskEdit,
+  type SchemeView,
+} from "./client";
 import { useEdit } from "./edits";
 
 const ASK_AGAIN_MS = 2000;
@@ -33,6 +41,17 @@ export function useRiskEdits(project: string) {
         known(edit((seen) => http.POST("/api/projects/{id}/risks/remove", { ...seen, body: { risks } }))),
       scheme: (body: SchemeView) =>
         known(edit((seen) => http.PUT("/api/projects/{id}/scheme", { ...seen, body }))),
+      /** A register out of a table, with some cells typed anew. */
+      table: (file: Blob, mended: string, removeGone: boolean) =>
+        known(
+          edit((seen) =>
+            http.POST("/api/projects/{id}/risks/file", {
+              ...seen,
+              params: { ...seen.params, query: { mended, removeGone } },
+              ...asForm(file),
+            }),
+          ),
+        ),
       removeScheme: () => known(edit((seen) => http.DELETE("/api/projects/{id}/scheme", seen))),
     };
   }, [client, edit, project]);
@@ -60,6 +79,15 @@ export function useRiskCheck(project: string, revision: number, known: boolean) 
     placeholderData: keepPreviousData,
   });
 }
+
+/** What a register out of a table would change. */
+export const previewRegister = (project: string, file: Blob, mended: string) =>
+  answer(
+    http.POST("/api/projects/{id}/risks/file/preview", {
+      params: { path: { id: project }, query: { mended } },
+      ...asForm(file),
+    }),
+  );
 
 /** A scheme with limits that suit the project's duration and budget. */
 export const scaledScheme = (project: string) =>

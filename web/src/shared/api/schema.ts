@@ -324,6 +324,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/risks/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOverRegister"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/risks/file/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewRegister"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/redo": {
         parameters: {
             query?: never;
@@ -1044,6 +1076,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/risks.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadRisksXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/risks.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadRisksCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/ranges.xlsx": {
         parameters: {
             query?: never;
@@ -1433,6 +1497,15 @@ export interface components {
             notes?: string;
             range: components["schemas"]["RangeView"];
         };
+        BadCell: {
+            /** Format: int32 */
+            row: number;
+            /** Format: int32 */
+            column: number;
+            header: string;
+            text: string;
+            message: string;
+        };
         BranchEdit: {
             id: string;
             add?: boolean;
@@ -1770,6 +1843,10 @@ export interface components {
             rows: components["schemas"]["RowView"][];
             struck: components["schemas"]["StruckView"][];
             path: string[];
+        };
+        GoneRisk: {
+            id: string;
+            title: string;
         };
         GradeView: {
             id: string;
@@ -2181,6 +2258,18 @@ export interface components {
             plannedChance: number;
             density: number[];
         };
+        ReadColumn: {
+            header: string;
+            meaning: string;
+        };
+        ReadRisk: {
+            /** Format: int32 */
+            row: number;
+            id: string;
+            title: string;
+            what?: string;
+            fields: components["schemas"]["FieldChange"][];
+        };
         ReadingDouble: {
             /** Format: double */
             value: number;
@@ -2221,6 +2310,12 @@ export interface components {
             /** Format: date */
             to?: string;
             count?: components["schemas"]["EstimateWords"];
+        };
+        RegisterPreview: {
+            columns: components["schemas"]["ReadColumn"][];
+            rows: components["schemas"]["ReadRisk"][];
+            gone: components["schemas"]["GoneRisk"][];
+            problems: components["schemas"]["BadCell"][];
         };
         RegisterView: {
             /** Format: int64 */
@@ -3168,6 +3263,69 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    takeOverRegister: {
+        parameters: {
+            query?: {
+                mended?: string;
+                removeGone?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    previewRegister: {
+        parameters: {
+            query?: {
+                mended?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegisterPreview"];
                 };
             };
         };
@@ -4350,6 +4508,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EffectsView"];
+                };
+            };
+        };
+    };
+    downloadRisksXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    downloadRisksCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };

@@ -19,6 +19,18 @@ public final class JsonText {
         return part.toString();
     }
 
+    /** @throws IllegalArgumentException with the reason for text that is no object */
+    public static ObjectNode object(String text) {
+        try {
+            if (MAPPER.readTree(text) instanceof ObjectNode object) {
+                return object;
+            }
+            throw new IllegalArgumentException("this is no object of JSON, such as {\"exclusiveGroup\":\"crane\"}");
+        } catch (JsonProcessingException e) {
+            throw new IllegalArgumentException("this is not sound JSON: " + e.getOriginalMessage(), e);
+        }
+    }
+
     /** @throws InvalidPlanException for text that is no such part */
     public static <T> T read(String text, Function<JsonCursor, T> reader) {
         List<Problem> problems = new ArrayList<>();

@@ -5,6 +5,7 @@ import app.tychon.exchange.schedule.ScheduleColumn;
 import app.tychon.exchange.schedule.ScheduleReader;
 import app.tychon.exchange.table.DateWords;
 import app.tychon.exchange.table.Table;
+import app.tychon.server.web.MendedCells;
 import app.tychon.server.web.Uploads;
 import java.io.IOException;
 import java.io.InputStream;

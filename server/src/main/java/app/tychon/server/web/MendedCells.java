@@ -1,4 +1,4 @@
-package app.tychon.server.imports;
+package app.tychon.server.web;
 
 import app.tychon.exchange.table.Table;
 import java.util.ArrayList;
@@ -9,7 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Cells of a table that were typed anew where it was looked over; the file itself stays as it is. */
-final class MendedCells {
+public final class MendedCells {
     private static final Pattern LINE = Pattern.compile("(\\d{1,7}):(\\d{1,3}):(.{0,4000})");
     private static final int MOST = 500;
 
@@ -21,7 +21,7 @@ final class MendedCells {
      * @param mended a line for each: the row as the file counts them, the column from 0, and the text, with colons between
      * @throws IllegalArgumentException for what is no such line, or a row that is not there
      */
-    static Table in(Table table, String mended) {
+    public static Table in(Table table, String mended) {
         if (mended.isEmpty()) {
             return table;
         }
