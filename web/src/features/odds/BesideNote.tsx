@@ -2,8 +2,8 @@ import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { RunView } from "../../shared/api/client";
 import { InputChanges } from "./InputChanges";
-import { differenceOf, type Quantity, type Reading } from "./quantity";
-import { besideSentence, noiseSentence } from "./sentences";
+import { differenceOf, type Quantity, type Reading } from "../../shared/odds/quantity";
+import { besideSentence, noiseSentence } from "../../shared/odds/sentences";
 
 interface Props {
   quantity: Quantity;

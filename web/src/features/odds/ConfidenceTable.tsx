@@ -2,9 +2,9 @@ import { Box, chakra, Flex, Table } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import { useState } from "react";
 import { formatDays, parseNumber } from "../../shared/format/numbers";
-import { differenceOf, type Quantity, type Reading } from "./quantity";
-import { isDate, type Subject } from "./subject";
-import type { Line } from "./useOdds";
+import { differenceOf, type Quantity, type Reading } from "../../shared/odds/quantity";
+import { isDate, type Subject } from "../../shared/odds/subject";
+import type { Line } from "../../shared/odds/place";
 import { ValueRow } from "./ValueRow";
 
 const Input = chakra("input");

@@ -2,8 +2,8 @@ import { Box, Flex } from "@chakra-ui/react";
 import type { PlanView } from "../../shared/api/client";
 import { formatChance } from "../../shared/format/numbers";
 import { Word } from "../../shared/words/Word";
-import { contingencyWords } from "./sentences";
-import { PROJECT, type QuantityName } from "./subject";
+import { contingencyWords } from "../../shared/odds/sentences";
+import { PROJECT, type QuantityName } from "../../shared/odds/subject";
 import { useQuantity, useReading } from "./useOdds";
 
 const NO_LEVELS: number[] = [];

@@ -8,7 +8,7 @@ import type { Column, Drawing, GridRow } from "../../shared/grid/types";
 import { Notice } from "../../shared/ui/Notice";
 import { Ring } from "../../shared/ui/Ring";
 import { fading } from "../../shared/ui/fading";
-import { shareOfFutures } from "./sentences";
+import { shareOfFutures } from "../../shared/odds/sentences";
 import { useCriticality } from "./useOdds";
 import { oddsKey } from "./oddsKey";
 

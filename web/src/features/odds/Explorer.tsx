@@ -11,16 +11,17 @@ import { BesideNote } from "./BesideNote";
 import { ConfidenceTable } from "./ConfidenceTable";
 import { Contingency } from "./Contingency";
 import { ExplorerBar } from "./ExplorerBar";
-import { OddsChart } from "./OddsChart";
+import { OddsChart } from "../../shared/odds/OddsChart";
 import { fading } from "../../shared/ui/fading";
 import { levelsOf, subjectOf, useOddsStore, valuesOf } from "./oddsStore";
 import { RepeatsDialog } from "./RepeatsDialog";
-import { betweenSentence, planSentence, readingSentence, targetSentence } from "./sentences";
+import { betweenSentence, planSentence, readingSentence, targetSentence } from "../../shared/odds/sentences";
 import { ShapeFacts } from "./ShapeFacts";
 import type { Source } from "./source";
-import { isDate, nameOf, PROJECT, type Subject } from "./subject";
-import { chanceOnCurve } from "./quantity";
-import { type Line, useQuantity, useReading } from "./useOdds";
+import { isDate, nameOf, PROJECT, type Subject } from "../../shared/odds/subject";
+import { chanceOnCurve } from "../../shared/odds/quantity";
+import type { Line } from "../../shared/odds/place";
+import { useQuantity, useReading } from "./useOdds";
 
 const SETTLED_MS = 120;
 

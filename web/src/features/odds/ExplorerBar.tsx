@@ -5,10 +5,10 @@ import { useRowEdits } from "../../shared/api/rowEdits";
 import { notify } from "../../shared/ui/notify";
 import { Choice } from "../../shared/ui/Choice";
 import { useOddsStore } from "./oddsStore";
-import { barWidth, type Quantity } from "./quantity";
+import { barWidth, type Quantity } from "../../shared/odds/quantity";
 import { LIVE_CHOICE, SourcePicker } from "./SourcePicker";
 import { SubjectPicker } from "./SubjectPicker";
-import { PROJECT, QUANTITIES, type Subject } from "./subject";
+import { PROJECT, QUANTITIES, type Subject } from "../../shared/odds/subject";
 
 const Input = chakra("input");
 const Label = chakra("label");

@@ -8,7 +8,7 @@ import { ToolButton } from "../../shared/ui/ToolButton";
 import { fading } from "../../shared/ui/fading";
 import { FutureRows } from "./FutureRows";
 import { futureSentence, moneySentence, pathSentence, struckSentence } from "./futureWords";
-import { PROJECT_FINISH } from "./subject";
+import { PROJECT_FINISH } from "../../shared/odds/subject";
 import { useFuture, useQuantity, type Which } from "./useOdds";
 
 const Input = chakra("input");

@@ -5,9 +5,9 @@ import { refusalOf } from "../../shared/api/edits";
 import { civil } from "../../shared/format/dates";
 import { formatWhole } from "../../shared/format/numbers";
 import { WideDialog } from "../../shared/ui/WideDialog";
-import type { Quantity, Reading } from "./quantity";
-import { wanderSentence } from "./sentences";
-import { PROJECT, type QuantityName } from "./subject";
+import type { Quantity, Reading } from "../../shared/odds/quantity";
+import { wanderSentence } from "../../shared/odds/sentences";
+import { PROJECT, type QuantityName } from "../../shared/odds/subject";
 import { readRepeat, useQuantity } from "./useOdds";
 
 const Svg = chakra("svg");

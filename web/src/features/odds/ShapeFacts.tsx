@@ -2,8 +2,8 @@ import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import { formatOne, formatWhole } from "../../shared/format/numbers";
 import { Word } from "../../shared/words/Word";
-import type { Quantity, Reading } from "./quantity";
-import { letter } from "./sentences";
+import type { Quantity, Reading } from "../../shared/odds/quantity";
+import { letter } from "../../shared/odds/sentences";
 
 const ENDS = {
   finish: ["Earliest", "Latest"],

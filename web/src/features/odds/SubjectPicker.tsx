@@ -3,7 +3,7 @@ import { ChevronDown } from "lucide-react";
 import { useCallback, useMemo } from "react";
 import type { PlanView } from "../../shared/api/client";
 import { PickerPopover } from "../../shared/ui/PickerPopover";
-import { found, type Item, itemsOf, nameOf, type Subject } from "./subject";
+import { found, type Item, itemsOf, nameOf, type Subject } from "../../shared/odds/subject";
 
 const Button = chakra("button");
 

@@ -1,8 +1,8 @@
 import { chakra, Table } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import { formatChance, formatOne } from "../../shared/format/numbers";
-import type { Quantity } from "./quantity";
-import type { Subject } from "./subject";
+import type { Quantity } from "../../shared/odds/quantity";
+import type { Subject } from "../../shared/odds/subject";
 import { useReading } from "./useOdds";
 
 const Button = chakra("button");

@@ -1,8 +1,14 @@
 import { describe, expect, it } from "vitest";
 import type { AmountOdds, DateOdds, PlanView } from "../../shared/api/client";
-import { amountQuantity, barWidth, chanceOnCurve, dateQuantity, valueOnCurve } from "./quantity";
+import {
+  amountQuantity,
+  barWidth,
+  chanceOnCurve,
+  dateQuantity,
+  valueOnCurve,
+} from "../../shared/odds/quantity";
 import { FRESH, runRequest } from "./runRequest";
-import { found, itemsOf, nameOf } from "./subject";
+import { found, itemsOf, nameOf } from "../../shared/odds/subject";
 import {
   besideSentence,
   betweenSentence,
@@ -13,7 +19,7 @@ import {
   readingSentence,
   shareOfFutures,
   wanderSentence,
-} from "./sentences";
+} from "../../shared/odds/sentences";
 
 const BASE = { iterations: 5000, seed: 4711, sampling: "latin" };
 

@@ -1,7 +1,7 @@
 import type { RunView } from "../../shared/api/client";
 import { formatWhole } from "../../shared/format/numbers";
 import { type Heading, told } from "../../shared/heading/heading";
-import { shareOfFutures } from "./sentences";
+import { shareOfFutures } from "../../shared/odds/sentences";
 
 /** "So far four futures in five finish by 25 Oct 2028, and four in five cost at most €5.14m." */
 export function soFarSentence(finish: Heading, cost: Heading | undefined, currency: string): string {

@@ -4,7 +4,7 @@ import { codeColumn, type PlanColumn, nameColumn } from "../../shared/planGrid/c
 import { drivesColumn } from "../../shared/timeline/drivesColumn";
 import { finishAt, timeAt } from "../../shared/timeline/mist";
 import type { Simulated } from "../../shared/timeline/TimelineRow";
-import { shareOfFutures } from "./sentences";
+import { shareOfFutures } from "../../shared/odds/sentences";
 
 /** Rows as they may turn out: nothing here can be edited. */
 export function spanColumns({ levels, level, spans }: Simulated): PlanColumn[] {

@@ -1,8 +1,15 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { answer, http } from "../../shared/api/client";
 import { toCivilText } from "../../shared/format/dates";
-import { amountQuantity, amountReading, dateQuantity, dateReading, type Reading } from "./quantity";
-import { isDate, type Subject } from "./subject";
+import {
+  amountQuantity,
+  amountReading,
+  dateQuantity,
+  dateReading,
+  type Reading,
+} from "../../shared/odds/quantity";
+import type { Line } from "../../shared/odds/place";
+import { isDate, type Subject } from "../../shared/odds/subject";
 
 const FOR_EVER = Infinity;
 
@@ -47,9 +54,6 @@ export function useQuantity(run: string | undefined, subject: Subject, wanted: W
       previous?.name === subject.what && previous.named === named ? previous : undefined,
   });
 }
-
-/** Where the reading line stands: at a chance in percent, or at a value. */
-export type Line = { by: "chance"; chance: number } | { by: "value"; value: number };
 
 async function reading(run: string, subject: Subject, line: Line): Promise<Reading> {
   if (isDate(subject.what)) {

@@ -1,6 +1,8 @@
 import type { Axis } from "./chartAxis";
 import { chanceOnCurve, type Quantity, valueOnCurve } from "./quantity";
-import type { Line } from "./useOdds";
+
+/** Where the reading line stands: at a chance in percent, or at a value. */
+export type Line = { by: "chance"; chance: number } | { by: "value"; value: number };
 
 /** Where a reading line stands in the chart. */
 export interface Place {

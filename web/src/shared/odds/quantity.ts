@@ -1,5 +1,5 @@
-import type { AmountOdds, AmountReading, DateOdds, DateReading } from "../../shared/api/client";
-import { civil, DAY_MS, formatDay, parseDay } from "../../shared/format/dates";
+import type { AmountOdds, AmountReading, DateOdds, DateReading } from "../api/client";
+import { civil, DAY_MS, formatDay, parseDay } from "../format/dates";
 import {
   formatDays,
   formatMoney,
@@ -9,7 +9,7 @@ import {
   numberExample,
   parseMoney,
   parseNumber,
-} from "../../shared/format/numbers";
+} from "../format/numbers";
 import { isDate, type QuantityName } from "./subject";
 
 /** A value with its chance, as numbers: instants in milliseconds, money, or days. */

@@ -1,5 +1,5 @@
-import { type Plot, plotOf } from "../../shared/charts/plot";
-import { DAY_MS } from "../../shared/format/dates";
+import { type Plot, plotOf } from "../charts/plot";
+import { DAY_MS } from "../format/dates";
 import type { Quantity } from "./quantity";
 import { isDate } from "./subject";
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { DAY_MS } from "../../shared/format/dates";
+import { DAY_MS } from "../format/dates";
 import { chartAxis } from "./chartAxis";
 import { clearOf, placeOf } from "./place";
 import type { Quantity } from "./quantity";

@@ -1,4 +1,4 @@
-import type { PlanView } from "../../shared/api/client";
+import type { PlanView } from "../api/client";
 
 export type QuantityName = "finish" | "start" | "cost" | "duration";
 

@@ -1,4 +1,4 @@
-import { formatChance, formatWhole } from "../../shared/format/numbers";
+import { formatChance, formatWhole } from "../format/numbers";
 import type { Quantity, Reading } from "./quantity";
 
 const SPELLED: Record<number, string> = {

@@ -1,10 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useMemo, useRef } from "react";
-import { CHANCE_TICKS, FootAxis, SideAxis } from "../../shared/charts/axes";
-import { Bars, ChanceCurve } from "../../shared/charts/Histogram";
-import { dateTicks, roundTicks, type RoundTick } from "../../shared/charts/roundTicks";
-import { formatChance, formatWhole } from "../../shared/format/numbers";
-import { useHeight, useWidth } from "../../shared/ui/useSize";
+import { type ReactNode, useMemo, useRef } from "react";
+import { CHANCE_TICKS, FootAxis, SideAxis } from "../charts/axes";
+import { Bars, ChanceCurve } from "../charts/Histogram";
+import { dateTicks, roundTicks, type RoundTick } from "../charts/roundTicks";
+import { formatChance, formatWhole } from "../format/numbers";
+import { useHeight, useWidth } from "../ui/useSize";
 import { type Axis, chartAxis } from "./chartAxis";
 import { OddsMarks } from "./OddsMarks";
 import { placeOf } from "./place";
@@ -12,7 +12,7 @@ import type { Quantity, Reading } from "./quantity";
 import { ReadingLine } from "./ReadingLine";
 import { planSentence } from "./sentences";
 import { isDate } from "./subject";
-import type { Line } from "./useOdds";
+import type { Line } from "./place";
 
 const Svg = chakra("svg");
 
@@ -25,10 +25,12 @@ interface Props {
   second?: { line: Line; reading: Reading | undefined; onLine: (line: Line) => void };
   /** What it is compared with. */
   beside?: Quantity;
+  /** What is marked and said in place of the plan and the target. */
+  marked?: { label: string; over: (axis: Axis) => ReactNode };
 }
 
 /** Histogram with the cumulative curve over it, the plan's and the target's marks, and the reading line. */
-export function OddsChart({ quantity, reading, line, onLine, second, beside }: Props) {
+export function OddsChart({ quantity, reading, line, onLine, second, beside, marked }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const height = useHeight(box);
@@ -41,7 +43,7 @@ export function OddsChart({ quantity, reading, line, onLine, second, beside }: P
         <>
           <Svg
             role="img"
-            aria-label={`${quantity.title}: histogram and cumulative curve. ${planSentence(quantity)}`}
+            aria-label={`${quantity.title}: histogram and cumulative curve. ${marked?.label ?? planSentence(quantity)}`}
             width={width}
             height={height}
             fontSize="12px"
@@ -58,9 +60,10 @@ export function OddsChart({ quantity, reading, line, onLine, second, beside }: P
             />
             {beside && <ChanceCurve plot={axis} values={beside.curve} beside />}
             <ChanceCurve plot={axis} values={quantity.curve} />
+            {marked?.over(axis)}
             <FootAxis plot={axis} ticks={ticksOf(quantity, axis)} />
           </Svg>
-          <OddsMarks quantity={quantity} axis={axis} width={width} height={height} />
+          {!marked && <OddsMarks quantity={quantity} axis={axis} width={width} height={height} />}
           <ReadingLine
             quantity={quantity}
             axis={axis}

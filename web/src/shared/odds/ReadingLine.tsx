@@ -1,12 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { GripLine } from "../../shared/charts/GripLine";
-import { formatChance, parseNumber } from "../../shared/format/numbers";
+import { GripLine } from "../charts/GripLine";
+import { formatChance, parseNumber } from "../format/numbers";
 import type { Axis } from "./chartAxis";
 import { Pill } from "./Pill";
 import { clearOf, type Place, placeOf } from "./place";
 import type { Quantity, Reading } from "./quantity";
 import { isDate } from "./subject";
-import type { Line } from "./useOdds";
+import type { Line } from "./place";
 
 const Svg = chakra("svg");
 

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react";
-import { Flag, Pin } from "../../shared/charts/marks";
-import { formatChance } from "../../shared/format/numbers";
+import { Flag, Pin } from "../charts/marks";
+import { formatChance } from "../format/numbers";
 import type { Axis } from "./chartAxis";
 import type { Quantity } from "./quantity";
 
