@@ -1060,6 +1060,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/risks/losses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["riskLosses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/risks/losses/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["riskLossReading"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/risks/losses.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadLosses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/risks/exposure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["riskExposure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/risks/effects": {
         parameters: {
             query?: never;
@@ -1553,6 +1617,23 @@ export interface components {
             name?: string;
             note?: string;
         };
+        CategoryLoss: {
+            path: string;
+            /** Format: int32 */
+            depth: number;
+            /** Format: int32 */
+            risks: number;
+            /** Format: double */
+            strikes: number;
+            /** Format: double */
+            expected: number;
+            /** Format: double */
+            p80: number;
+            /** Format: double */
+            p95: number;
+            /** Format: double */
+            share: number;
+        };
         CellProblem: {
             /** Format: int32 */
             row: number;
@@ -1778,6 +1859,27 @@ export interface components {
             to: string;
             name: string;
             shifts: string[][];
+        };
+        ExposureStep: {
+            /** Format: date */
+            from: string;
+            because: string[];
+            /** Format: double */
+            days: number;
+            /** Format: double */
+            daysAt: number;
+            /** Format: double */
+            money: number;
+            /** Format: double */
+            moneyAt: number;
+        };
+        ExposureView: {
+            /** Format: int32 */
+            level: number;
+            /** Format: date */
+            today?: string;
+            decided: components["schemas"]["ExposureStep"][];
+            all: components["schemas"]["ExposureStep"][];
         };
         FieldChange: {
             field: string;
@@ -2012,6 +2114,14 @@ export interface components {
             outlook?: components["schemas"]["Outlook"];
             first?: components["schemas"]["Outlook"];
             refusal?: string;
+        };
+        LossesView: {
+            odds: components["schemas"]["OddsDouble"];
+            /** Format: double */
+            none: number;
+            rows: components["schemas"]["CategoryLoss"][];
+            /** Format: double */
+            together: number;
         };
         MatrixLook: {
             possible: boolean;
@@ -4486,6 +4596,108 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RiskHistory"][];
+                };
+            };
+        };
+    };
+    riskLosses: {
+        parameters: {
+            query?: {
+                category?: string;
+                time?: boolean;
+                levels?: number[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LossesView"];
+                };
+            };
+        };
+    };
+    riskLossReading: {
+        parameters: {
+            query?: {
+                category?: string;
+                time?: boolean;
+                chance?: number;
+                value?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadingDouble"];
+                };
+            };
+        };
+    };
+    downloadLosses: {
+        parameters: {
+            query?: {
+                category?: string;
+                time?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    riskExposure: {
+        parameters: {
+            query?: {
+                risk?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ExposureView"];
                 };
             };
         };

@@ -18,7 +18,7 @@ import java.util.List;
  * @param edges edges of the histogram's bins, one more than counts
  * @param curve the cumulative curve at even steps of chance
  */
-record Odds<V>(
+public record Odds<V>(
         int iterations,
         long seed,
         String sampling,
@@ -46,7 +46,7 @@ record Odds<V>(
      * @param fromPlan how far it lies above the plan: calendar days, or the unit of the amount
      * @param workFromPlan of a date, how far in working days of the project's calendar
      */
-    record Reading<V>(
+    public record Reading<V>(
             V value,
             double chance,
             double chanceError,

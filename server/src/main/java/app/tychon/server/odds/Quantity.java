@@ -30,7 +30,7 @@ import java.util.stream.IntStream;
  * @param fromPlan how far a value lies above the plan, in what differences are told in
  * @param work how far in working days, for dates
  */
-record Quantity<V>(
+public record Quantity<V>(
         Sample sample,
         double plan,
         Optional<Double> target,
@@ -61,7 +61,7 @@ record Quantity<V>(
     }
 
     /** Of amounts: days, or money. */
-    static Quantity<Double> amounts(double[] values, double plan, Optional<Double> target) {
+    public static Quantity<Double> amounts(double[] values, double plan, Optional<Double> target) {
         Sample sample = Sample.of(values);
         return new Quantity<>(
                 sample,
@@ -79,7 +79,7 @@ record Quantity<V>(
      * @param bins most bars of the histogram
      * @param settings of the simulation
      */
-    Odds<V> odds(List<Double> levels, int bins, RunSettings settings) {
+    public Odds<V> odds(List<Double> levels, int bins, RunSettings settings) {
         Histogram histogram = bars.apply(bins);
         return new Odds<>(
                 sample.size(),
@@ -110,12 +110,12 @@ record Quantity<V>(
     }
 
     /** The value that is kept with a chance. */
-    Odds.Reading<V> ofChance(double chance) {
+    public Odds.Reading<V> ofChance(double chance) {
         return reading(sample.percentile(chance), chance);
     }
 
     /** The chance with which a value is kept. */
-    Odds.Reading<V> at(double value) {
+    public Odds.Reading<V> at(double value) {
         return reading(value, sample.chance(value));
     }
 

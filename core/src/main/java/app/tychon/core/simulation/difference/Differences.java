@@ -8,6 +8,7 @@ import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.Batches;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Outcomes;
+import app.tychon.core.simulation.result.RunResult.CostSamples;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
@@ -144,10 +145,8 @@ public final class Differences<K> {
         question.patches().apply(its, iterations);
         ForwardPass pass = plan.pass();
         double[] duration = Arrays.stream(its.finish).map(pass::projectWork).toArray();
-        return new Outcomes(
-                its.finish,
-                duration,
-                its.cost(question.varied().plan, iterations).totals());
+        CostSamples cost = its.cost(question.varied().plan, iterations);
+        return new Outcomes(its.finish, duration, cost.totals(), cost.risk(), cost.planned() + cost.actions());
     }
 
     /** Share of the futures, 0 to 1, in which a variation comes out otherwise, but for the cost of actions. */

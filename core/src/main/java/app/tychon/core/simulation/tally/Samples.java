@@ -49,10 +49,13 @@ public final class Samples {
 
     /** Finish and cost of the first {@code iterations}. */
     public Outcomes outcomes(CompiledPlan plan, int iterations) {
+        CostSamples cost = cost(plan, iterations);
         return new Outcomes(
                 Arrays.copyOf(finish, iterations),
                 Arrays.copyOf(duration, iterations),
-                cost(plan, iterations).totals());
+                cost.totals(),
+                cost.risk(),
+                cost.planned() + cost.actions());
     }
 
     public CostSamples cost(CompiledPlan plan, int iterations) {
