@@ -12,6 +12,7 @@ import { EffectList } from "./EffectList";
 import { ResponsePart } from "./ResponsePart";
 import { RiskHistoryPart } from "./RiskHistoryPart";
 import { movesSentence } from "./responseWords";
+import { HistoryPart } from "./HistoryPart";
 import { KINDS, sentenceOf } from "./riskWords";
 import { ScorePart } from "./ScorePart";
 import { StatePart } from "./StatePart";
@@ -133,6 +134,7 @@ export function RiskSheet({ plan, risk, risks, scheme, moves, edits, onClose }: 
       <ResponsePart plan={plan} risk={risk} moves={moves} change={change} />
       <ScorePart risk={risk} scheme={scheme} change={change} />
       <StatePart plan={plan} risk={risk} change={change} />
+      <HistoryPart plan={plan} risk={risk} change={change} />
       <DependsPart risk={risk} risks={risks} change={change} />
       <SheetPart title="Notes">
         <TextField

@@ -24,6 +24,8 @@ import { RISK_FAULTS, riskSentence } from "./riskCheckWords";
 import { isLive } from "./riskWords";
 
 const CheckPanel = lazily(() => import("../../shared/check/CheckPanel"), "CheckPanel");
+const LossesView = lazily(() => import("./LossesView"), "LossesView");
+const ExposureView = lazily(() => import("./ExposureView"), "ExposureView");
 const MatrixView = lazily(() => import("./MatrixView"), "MatrixView");
 const RegisterFileDialog = lazily(() => import("./RegisterFileDialog"), "RegisterFileDialog");
 const SchemeDialog = lazily(() => import("./SchemeDialog"), "SchemeDialog");
@@ -34,6 +36,8 @@ const ARRANGED = "tychon.risks.arranged";
 const VIEWS = [
   { value: "register", label: "Register" },
   { value: "matrix", label: "Matrix" },
+  { value: "losses", label: "Losses" },
+  { value: "exposure", label: "Exposure" },
 ] as const;
 const FILES = [
   { value: "risks.xlsx", label: "Register as a spreadsheet (XLSX)" },
@@ -220,6 +224,10 @@ export function RisksStage() {
             onScheme={() => setDialog("scheme")}
             onOpen={open}
           />
+        ) : view === "losses" ? (
+          <LossesView plan={plan} />
+        ) : view === "exposure" ? (
+          <ExposureView plan={plan} risks={risks} />
         ) : (
           <RegisterGrid
             plan={plan}

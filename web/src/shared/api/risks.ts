@@ -6,6 +6,7 @@ import {
   type EditResult,
   type EffectsView,
   http,
+  type PastWords,
   type RiskEdit,
   type SchemeView,
 } from "./client";
@@ -88,6 +89,79 @@ export const previewRegister = (project: string, file: Blob, mended: string) =>
       ...asForm(file),
     }),
   );
+
+/** Which losses are looked at: of a category, empty for all, with or without the money of time. */
+export interface LossOf {
+  category: string;
+  time: boolean;
+}
+
+/** What risks cost together, as of a revision of the plan. */
+export function useLosses(project: string, revision: number, of: LossOf, levels: number[]) {
+  return useQuery({
+    queryKey: ["losses", project, revision, of, levels],
+    queryFn: () =>
+      answer(
+        http.GET("/api/projects/{id}/risks/losses", {
+          params: { path: { id: project }, query: { ...of, levels } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+}
+
+/** The loss at a chance in percent, or the chance of a loss. */
+export function useLossReading(
+  project: string,
+  revision: number,
+  of: LossOf,
+  at: { chance: number } | { value: number },
+) {
+  return useQuery({
+    queryKey: ["loss reading", project, revision, of, at],
+    queryFn: () =>
+      answer(
+        http.GET("/api/projects/{id}/risks/losses/reading", {
+          params: { path: { id: project }, query: { ...of, ...at } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+}
+
+/** How the exposure falls over time; of one risk, or of all where it is empty. */
+export function useExposure(project: string, revision: number, risk: string) {
+  return useQuery({
+    queryKey: ["exposure", project, revision, risk],
+    queryFn: () =>
+      answer(
+        http.GET("/api/projects/{id}/risks/exposure", {
+          params: { path: { id: project }, query: { risk } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+}
+
+/** What past events say; nothing is asked while there are none. */
+export function usePastLook(project: string, past: PastWords | undefined) {
+  return useQuery({
+    queryKey: ["past look", project, past],
+    queryFn: () =>
+      answer(
+        http.POST("/api/projects/{id}/risks/past/look", {
+          params: { path: { id: project } },
+          body: past as PastWords,
+        }),
+      ),
+    enabled: past !== undefined,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+}
 
 /** A scheme with limits that suit the project's duration and budget. */
 export const scaledScheme = (project: string) =>

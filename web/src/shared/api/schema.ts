@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/risks/past/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtPast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/risks/file": {
         parameters: {
             query?: never;
@@ -2248,6 +2264,15 @@ export interface components {
             /** Format: double */
             cost: number;
         };
+        PastLook: {
+            /** Format: double */
+            perYear: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            sizes: components["schemas"]["SizeFit"][];
+        };
         PastWork: {
             id?: string;
             name: string;
@@ -2730,6 +2755,17 @@ export interface components {
             outlook: components["schemas"]["Outlook"];
             /** Format: double */
             unsteadiness: number;
+        };
+        SizeFit: {
+            shape: string;
+            words: components["schemas"]["EstimateWords"];
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            density: number[];
         };
         SizeView: {
             /** Format: double */
@@ -3373,6 +3409,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    lookAtPast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HistoryWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PastLook"];
                 };
             };
         };

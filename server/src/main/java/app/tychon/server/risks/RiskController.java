@@ -48,6 +48,12 @@ class RiskController {
         return edits.edit(editor, body);
     }
 
+    /** What past events, in the words of the project file, say of how often and how hard a risk strikes. */
+    @PostMapping("/past/look")
+    PastLook lookAtPast(@PathVariable UUID id, @Words(RiskWords.HistoryWords.class) @RequestBody JsonNode body) {
+        return PastLook.of(body);
+    }
+
     /** What was changed of one risk, newest first. */
     @GetMapping("/{risk}/history")
     List<RiskHistory> riskHistory(Editor editor, @PathVariable String risk) {
