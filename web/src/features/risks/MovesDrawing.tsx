@@ -2,7 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { scaleLinear } from "d3-scale";
 import type { RiskMoves } from "../../shared/api/client";
 import { Mark } from "../../shared/charts/marks";
-import { formatDays, formatOne, formatSigned } from "../../shared/format/numbers";
+import { formatDays, formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
 import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
 import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import type { Drawing } from "../../shared/grid/types";
@@ -13,7 +13,7 @@ const EACH_TICK = 64;
 const MIDDLE = (ROW_HEIGHT - 1) / 2;
 
 /** What each risk moves on one axis of days: filled as it stands, hollow after its response, with the way between. */
-export function movesDrawing(rows: RegisterRow[], level: number): Drawing<RegisterRow> {
+export function movesDrawing(rows: RegisterRow[], level: number, futures: number): Drawing<RegisterRow> {
   const domain = axisOf(rows);
   const isKnown = rows.some((row) => row.moves);
   const scaleOf = (width: number) => scaleLinear(domain, [EDGE, width - EDGE]);
@@ -25,6 +25,7 @@ export function movesDrawing(rows: RegisterRow[], level: number): Drawing<Regist
         <svg width={width} height={HEADER_HEIGHT} fontSize="11" fill="var(--chakra-colors-soft-ink)">
           <text x={EDGE - 10} y="13">
             What it moves: working days on the P{level} finish
+            {futures > 0 && `, by ${formatWhole(futures)} futures`}
           </text>
           {isKnown &&
             scale.ticks(Math.max(2, width / EACH_TICK)).map((tick) => (

@@ -65,7 +65,10 @@ export function RegisterGrid(props: Props) {
     () => [...groupedRows(held, arrangement, closed), { id: nextCode(risks), depth: 0, soft: true }],
     [held, arrangement, closed, risks],
   );
-  const drawing = useMemo(() => movesDrawing(held, confidence), [held, confidence]);
+  const drawing = useMemo(
+    () => movesDrawing(held, confidence, effects?.iterations ?? 0),
+    [held, confidence, effects?.iterations],
+  );
   const selected = risks.find((risk) => risk.id === active?.row);
 
   const assign = useCallback(

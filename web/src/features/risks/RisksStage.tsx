@@ -293,12 +293,12 @@ function Progress({ effects, current, error }: { effects?: EffectsView; current:
       </Box>
     );
   }
-  const isDone = current && effects?.state === "done";
+  if (current && effects?.state === "done") return null;
   return (
-    <Box role="status" color="softInk" whiteSpace="nowrap" data-working={!isDone || undefined}>
+    <Box role="status" color="softInk" whiteSpace="nowrap" data-working>
       {effects === undefined || effects.iterations === 0
         ? "Working out what they move…"
-        : `By ${formatWhole(effects.iterations)}${isDone ? "" : ` of ${formatWhole(effects.total)}`} futures`}
+        : `By ${formatWhole(effects.iterations)} of ${formatWhole(effects.total)} futures`}
     </Box>
   );
 }

@@ -43,18 +43,6 @@ export const sized = (risks: readonly RiskView[], rows: readonly string[], size:
     time: [risk.timeText, `${size.trim()} on ${rows.join(", ")}`].filter(Boolean).join("; "),
   }));
 
-/** Risks that a row of the plan is hit by itself, or as part of what lies above it. */
-export function hitting(plan: PlanView, risks: readonly RiskView[], row: string): RiskView[] {
-  const parents = new Map(plan.branches.map((branch) => [branch.id, branch.parent]));
-  const chain = new Set([row, "project"]);
-  let at = plan.activities.find((one) => one.id === row)?.wbs ?? parents.get(row);
-  while (at) {
-    chain.add(at);
-    at = parents.get(at);
-  }
-  return risks.filter((risk) => risk.effects.some((effect) => effect.on.some((on) => chain.has(on))));
-}
-
 /** All that a risk hits, and the rows on which the cost lines it hits stand. */
 export function hitBy(plan: PlanView, risk: RiskView | undefined): Set<string> {
   const on = new Set(risk?.effects.flatMap((effect) => effect.on));

@@ -1542,7 +1542,6 @@ export interface components {
             predecessors: components["schemas"]["Neighbour"][];
             successors: components["schemas"]["Neighbour"][];
             costs: string[];
-            risks: string[];
         };
         ActivityView: {
             id: string;
@@ -1574,6 +1573,7 @@ export interface components {
             inherited?: string;
             estimate?: components["schemas"]["EstimateWords"];
             watch: boolean;
+            combineRisks: string;
             notes?: string;
             range: components["schemas"]["RangeView"];
         };
@@ -2610,6 +2610,7 @@ export interface components {
             estimate?: components["schemas"]["EstimateWords"];
             certain?: boolean;
             watch?: boolean;
+            combineRisks?: string;
         };
         RowMove: {
             rows: string[];

@@ -21,6 +21,7 @@ function activity(id: string, wbs: string): ActivityView {
     freeFloatDays: 0,
     onLongestPath: true,
     watch: false,
+    combineRisks: "add",
     lateStart: "2027-03-01T08:00:00",
     lateFinish: "2027-03-12T17:00:00",
     range: {

@@ -11,6 +11,7 @@ import { ChoiceField, TextField } from "../ui/Field";
 import { SidePanel } from "../ui/SidePanel";
 import { LinkList } from "./LinkList";
 import { ProgressFields } from "./ProgressFields";
+import { RisksPart } from "./RisksPart";
 import { SheetPart } from "./SheetPart";
 import { useActivityHandIn } from "./useHandIn";
 import { CONSTRAINTS, KINDS } from "./words";
@@ -100,11 +101,9 @@ export function ActivitySheetPanel({ plan, activity, rangeFirst, onClose }: Prop
       <SheetPart title="Progress">
         <ProgressFields plan={plan} activity={activity} />
       </SheetPart>
-      {sheet.data && sheet.data.costs.length + sheet.data.risks.length > 0 && (
-        <SheetPart title="Hangs on it">
-          {sheet.data.costs.length > 0 && <Box>Money: {sheet.data.costs.join(", ")}.</Box>}
-          {sheet.data.risks.length > 0 && <Box>Risks: {sheet.data.risks.join(", ")}.</Box>}
-        </SheetPart>
+      <RisksPart plan={plan} activity={activity} />
+      {sheet.data && sheet.data.costs.length > 0 && (
+        <SheetPart title="Money that stands on it">{sheet.data.costs.join(", ")}.</SheetPart>
       )}
       <SheetPart title="Notes">
         <TextField

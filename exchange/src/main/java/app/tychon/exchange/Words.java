@@ -2,6 +2,7 @@ package app.tychon.exchange;
 
 import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.Basis;
+import app.tychon.core.model.CombineRisks;
 import app.tychon.core.model.ConstraintType;
 import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.LagCalendar;
@@ -43,6 +44,10 @@ public final class Words {
 
     public static ConstraintType constraint(JsonCursor at) {
         return read(at, ConstraintType.values());
+    }
+
+    public static CombineRisks combineRisks(JsonCursor at) {
+        return read(at, CombineRisks.values());
     }
 
     static LinkType link(JsonCursor at) {

@@ -11,9 +11,8 @@ import java.util.stream.Stream;
  * What the plan's grid does not show of an activity.
  *
  * @param costs cost lines and resources that stand on it, in words
- * @param risks risks that strike it, in words
  */
-record ActivitySheet(List<Neighbour> predecessors, List<Neighbour> successors, List<String> costs, List<String> risks) {
+record ActivitySheet(List<Neighbour> predecessors, List<Neighbour> successors, List<String> costs) {
 
     /**
      * An activity at the other end of a link.
@@ -37,12 +36,7 @@ record ActivitySheet(List<Neighbour> predecessors, List<Neighbour> successors, L
                         .filter(link -> link.from().equals(id))
                         .map(link -> neighbour(loaded, link, link.to(), driving))
                         .toList(),
-                costs(loaded, id),
-                loaded.plan().risks().stream()
-                        .filter(risk -> risk.impacts().stream()
-                                .anyMatch(impact -> impact.on().contains(id)))
-                        .map(risk -> risk.id() + " " + risk.title())
-                        .toList());
+                costs(loaded, id));
     }
 
     private static List<String> costs(LoadedPlan loaded, String id) {

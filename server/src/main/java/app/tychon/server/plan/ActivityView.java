@@ -16,6 +16,7 @@ import java.time.LocalDateTime;
  * @param remaining duration still ahead by the data date, with its unit, where it is said
  * @param grade of its own; absent where that of its branch counts
  * @param inherited the grade of the branch above, that counts where there is none of its own
+ * @param combineRisks add or largest, of what strikes it in one future
  * @param estimate of its own, which goes before any grade
  */
 public record ActivityView(
@@ -40,5 +41,6 @@ public record ActivityView(
         @Nullable String inherited,
         @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
         boolean watch,
+        String combineRisks,
         @Nullable String notes,
         RangeView range) {}

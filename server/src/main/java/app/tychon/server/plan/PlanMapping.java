@@ -116,6 +116,7 @@ public final class PlanMapping {
                 estimates.inherited(activity.wbs()).map(Grade::id).orElse(null),
                 activity.estimate().map(EstimateJson::write).orElse(null),
                 activity.watch(),
+                activity.combineRisks().name().toLowerCase(Locale.ROOT),
                 activity.notes().isEmpty() ? null : activity.notes(),
                 range(activity, dates, calendar));
     }

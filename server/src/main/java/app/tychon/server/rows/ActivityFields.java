@@ -42,6 +42,8 @@ final class ActivityFields {
                 .withCalendar(
                         read.given(edit.calendar(), "/calendar", this::calendar).orElse(activity.calendar()))
                 .withNotes(read.given(edit.notes(), "/notes", JsonCursor::text).orElse(activity.notes()))
+                .withCombineRisks(read.given(edit.combineRisks(), "/combineRisks", Words::combineRisks)
+                        .orElse(activity.combineRisks()))
                 .withWatch(edit.watch() == null ? activity.watch() : edit.watch())
                 .withGrade(SpreadFields.grade(edit.grade(), activity.grade(), problems))
                 .withEstimate(SpreadFields.estimate(

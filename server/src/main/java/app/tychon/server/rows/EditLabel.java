@@ -49,6 +49,7 @@ final class EditLabel {
                     Boolean::logicalOr);
             fields.merge("Grade", edit.grade() != null, Boolean::logicalOr);
             fields.merge("Watching", edit.watch() != null, Boolean::logicalOr);
+            fields.merge("How risks combine", edit.combineRisks() != null, Boolean::logicalOr);
             fields.merge("Notes", edit.notes() != null, Boolean::logicalOr);
             fields.merge("Range", edit.estimate() != null || edit.certain() != null, Boolean::logicalOr);
         }

@@ -20,6 +20,7 @@ import jakarta.annotation.Nullable;
  * @param grade of its own; null means that of the branch above
  * @param estimate in the words of the project file
  * @param certain true takes the estimate away
+ * @param combineRisks add or largest, of what strikes it in one future
  * @param watch whether runs keep all its values and wait for its finish to be steady
  */
 public record RowEdit(
@@ -41,7 +42,8 @@ public record RowEdit(
         @Nullable @Schema(implementation = String.class) JsonNode notes,
         @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
         @Nullable Boolean certain,
-        @Nullable Boolean watch) {
+        @Nullable Boolean watch,
+        @Nullable @Schema(implementation = String.class) JsonNode combineRisks) {
 
     /** A constraint as the project file writes it; of a date alone the calendar's working hour is meant. */
     public record ConstraintWords(String type, String date) {}
@@ -59,6 +61,6 @@ public record RowEdit(
     public static RowEdit spread(String id, @Nullable JsonNode grade, @Nullable JsonNode estimate) {
         return new RowEdit(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null, grade, null, estimate,
-                null, null);
+                null, null, null);
     }
 }
