@@ -137,6 +137,7 @@ export function registerColumns(level: number, risks: readonly RiskView[]): Regi
     {
       id: "chance",
       title: "Chance",
+      kept: true,
       hint: "30, 1 in 20, 2.5 a year, or a word of the scoring scheme",
       width: 78,
       align: "right",

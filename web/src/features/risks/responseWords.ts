@@ -23,6 +23,8 @@ export function worthSentence({ project }: PlanView, risk: RiskView, moves: Risk
   const worth = worthOf(moves);
   if (!moves || !worth) return `Its actions cost ${cost}. What it is worth is being worked out.`;
   const price = `The response costs ${cost} and moves the ${level} finish by ${formatSigned(-worth.days, formatOne)} working days`;
+  if (Math.abs(worth.days) < 0.05 && Math.abs(worth.money + (response?.cost ?? 0)) < 1)
+    return `The response costs ${cost}, and what it leaves of the risk makes no difference at ${level} so far.`;
   const pays =
     worth.money >= 0
       ? `it pays for itself, with ${formatMoney(worth.money, project.currency)} to spare`

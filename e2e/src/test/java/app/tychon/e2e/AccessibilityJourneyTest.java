@@ -121,8 +121,20 @@ class AccessibilityJourneyTest extends Journey {
     void theRegisterOfRisks() throws IOException {
         bringIn(DEMO);
         browser.goTo("Risks");
-        browser.read("[role='toolbar'] [role='status']", "By 1,000 futures");
+        browser.read("[role='grid'][aria-label='Risk register']", "by 1,000 futures");
         lookInBothColours("risks");
+        browser.select("R03", "title");
+        browser.pressLabelled("Sheet of the risk");
+        browser.see("[data-past]");
+        look("sheet of a risk");
+        browser.pressLabelled("The plan beside the register");
+        browser.see("[role='treegrid'][aria-label='The plan beside the register']");
+        look("register with the plan");
+        for (String view : List.of("Matrix", "Losses", "Exposure")) {
+            browser.press(view);
+            browser.see(view.equals("Matrix") ? "[data-mark]" : "[data-testid]");
+            lookInBothColours(view);
+        }
     }
 
     @Test

@@ -235,6 +235,17 @@ final class Browser implements AutoCloseable {
                 .perform();
     }
 
+    /** Drags something onto something else, as with a mouse. */
+    void dragOnto(String from, String to) {
+        new Actions(driver)
+                .clickAndHold(see(from))
+                .moveByOffset(4, 8)
+                .moveToElement(see(to))
+                .moveByOffset(2, 1)
+                .release()
+                .perform();
+    }
+
     /** Chooses an option of a select by its value. */
     void chooseOption(String selector, String value) {
         until(() -> {
