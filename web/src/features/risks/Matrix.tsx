@@ -204,9 +204,9 @@ export function Matrix({ scheme, kind, placed, chosen, cell, onChoose, onCell, o
             </g>
           );
         })}
-        {crowds(placed).map(({ place, count, risk }) => (
+        {crowds(placed).map(({ key, place, count, risk }) => (
           <text
-            key={`${place.chance} ${place.effect} ${risk.kind}`}
+            key={key}
             x={LEFT + place.chance * columnWidth - 8}
             y={
               risk.kind === "opportunity"
@@ -303,20 +303,26 @@ function keyed(key: string, { chance, effect }: Place, columns: number, rows: nu
   return inside ? next : undefined;
 }
 
+const crowdKey = (risk: RiskView, place: Place) => {
+  const { chance, effect } = cellOf(place);
+  return `${risk.kind} ${chance} ${effect}`;
+};
+
 /** Cells that hold more marks than can be told apart, with how many. */
 function crowds(placed: readonly Placed[]) {
   const cells = new Map<string, Placed[]>();
   for (const one of placed) {
-    const { chance, effect } = cellOf(one.now);
-    const key = `${one.risk.kind} ${chance} ${effect}`;
-    cells.set(key, [...(cells.get(key) ?? []), one]);
+    const key = crowdKey(one.risk, one.now);
+    const there = cells.get(key);
+    if (there) there.push(one);
+    else cells.set(key, [one]);
   }
-  return [...cells.values()]
-    .filter((all) => all.length > CROWD)
-    .flatMap((all) => {
-      const first = all[0];
-      return first ? [{ place: cellOf(first.now), count: all.length, risk: first.risk }] : [];
-    });
+  return [...cells].flatMap(([key, all]) => {
+    const [first] = all;
+    return first && all.length > CROWD
+      ? [{ key, place: cellOf(first.now), count: all.length, risk: first.risk }]
+      : [];
+  });
 }
 
 interface Label {
@@ -350,7 +356,9 @@ function labels(
       ),
   );
   const found = new Map<string, Label>();
+  const crowded = new Set(crowds(placed).map(({ key }) => key));
   for (const { risk, now } of placed) {
+    if (crowded.has(crowdKey(risk, now))) continue;
     const at = { x: x(now), y: y(now, risk) };
     const tries: Label[] = [
       { x: at.x + 10, y: at.y + 4, anchor: "start" },

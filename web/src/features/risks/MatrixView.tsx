@@ -11,6 +11,8 @@ import { beyondCounts, cellOf, compared, matrixSentence, OVERALL, placed, quanti
 import { isLive } from "./riskWords";
 
 const Link = chakra("button");
+/** A longer list is not read. */
+const MOST = 40;
 
 interface Props {
   plan: PlanView;
@@ -155,7 +157,7 @@ function RiskList({ title, risks, none, onOpen }: ListProps) {
         {title}
       </Box>
       {risks.length === 0 && <Box color="softInk">{none}</Box>}
-      {risks.map((risk) => (
+      {risks.slice(0, MOST).map((risk) => (
         <Link key={risk.id} display="block" textAlign="left" py="0.5" onClick={() => onOpen(risk.id)}>
           <Box as="span" color="action" fontWeight="600">
             {risk.id}
@@ -163,6 +165,7 @@ function RiskList({ title, risks, none, onOpen }: ListProps) {
           {risk.title}
         </Link>
       ))}
+      {risks.length > MOST && <Box color="softInk">and {formatWhole(risks.length - MOST)} more</Box>}
     </Box>
   );
 }
@@ -239,19 +242,31 @@ function Comparison({ risks, scheme, effects, onOpen, onQuantify }: ComparisonPr
             <Box as="th" fontWeight="400">
               Risk
             </Box>
-            <Box as="th" fontWeight="400" textAlign="right" title="Level of chance times level of effect">
+            <Box
+              as="th"
+              fontWeight="400"
+              pl="3"
+              textAlign="right"
+              title="Level of chance times level of effect"
+            >
               Score
             </Box>
-            <Box as="th" fontWeight="400" textAlign="right" title="The same by its own numbers">
+            <Box as="th" fontWeight="400" pl="3" textAlign="right" title="The same by its own numbers">
               Numbers
             </Box>
-            <Box as="th" fontWeight="400" textAlign="right" title="Rank by score, and by the days it moves">
+            <Box
+              as="th"
+              fontWeight="400"
+              pl="3"
+              textAlign="right"
+              title="Rank by score, and by the days it moves"
+            >
               Rank
             </Box>
           </Box>
         </thead>
         <tbody>
-          {rows.map(({ risk, score, byNumbers, rankByScore, rankByDays, doubt }) => (
+          {rows.slice(0, MOST).map(({ risk, score, byNumbers, rankByScore, rankByDays, doubt }) => (
             <Box as="tr" key={risk.id} verticalAlign="top" borderTopWidth="1px" borderColor="line">
               <Box as="td" py="1" pr="2">
                 <Link color="action" fontWeight="600" title={risk.title} onClick={() => onOpen(risk.id)}>
@@ -276,6 +291,7 @@ function Comparison({ risks, scheme, effects, onOpen, onQuantify }: ComparisonPr
           ))}
         </tbody>
       </Box>
+      {rows.length > MOST && <Box color="softInk">and {formatWhole(rows.length - MOST)} more</Box>}
     </Box>
   );
 }

@@ -24,7 +24,7 @@ export function movesDrawing(rows: RegisterRow[], level: number, futures: number
       return (
         <svg width={width} height={HEADER_HEIGHT} fontSize="11" fill="var(--chakra-colors-soft-ink)">
           <text x={EDGE - 10} y="13">
-            What it moves: working days on the P{level} finish
+            What it moves: days on the P{level} finish
             {futures > 0 && `, by ${formatWhole(futures)} futures`}
           </text>
           {isKnown &&

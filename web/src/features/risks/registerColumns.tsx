@@ -126,6 +126,7 @@ export function registerColumns(level: number, risks: readonly RiskView[]): Regi
     {
       id: "title",
       title: "Risk",
+      word: "risk",
       width: 270,
       kept: true,
       gives: true,
@@ -166,6 +167,7 @@ export function registerColumns(level: number, risks: readonly RiskView[]): Regi
     {
       id: "score",
       title: "Score",
+      word: "scheme",
       hint: "Level of chance times the worst level of effect, and what it is after the response",
       width: 66,
       align: "right",

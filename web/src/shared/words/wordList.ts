@@ -84,6 +84,13 @@ export const GLOSSARY: readonly Word[] = [
     means: "Up to here progress is known. Nothing that is not done yet can happen before it.",
   },
   {
+    id: "exposure",
+    term: "Exposure",
+    means:
+      "What risks still move, in days or money: it falls as responses are done and as the dates pass between which risks can strike.",
+    see: ["risk", "response"],
+  },
+  {
     id: "finding",
     term: "Finding",
     also: ["plan check", "range check"],
@@ -232,12 +239,35 @@ export const GLOSSARY: readonly Word[] = [
     see: ["grade", "shape", "likely"],
   },
   {
+    id: "response",
+    term: "Response",
+    means:
+      "What is done about a risk: actions that cost money and take days, and what chance and effects they leave. Once it is decided, the plan has the risk as it is after it.",
+    see: ["risk", "exposure"],
+  },
+  {
+    id: "risk",
+    term: "Risk",
+    also: ["threat", "opportunity"],
+    means:
+      "An event that may or may not come, with its chance and what it does to time and money: a threat where that is bad, an opportunity where it is good.",
+    see: ["response", "scheme", "exposure"],
+  },
+  {
     id: "run",
     term: "Run",
     also: ["recorded run"],
     means:
       "A simulation on record, with a copy of its inputs, its settings and its seed, so that it opens years later and can be repeated to the last digit.",
     see: ["live odds", "seed"],
+  },
+  {
+    id: "scheme",
+    term: "Scoring scheme",
+    also: ["score", "matrix"],
+    means:
+      "The levels by which a project calls chances and effects small or great, and which of them are tolerated. A score is a place in its grid.",
+    see: ["risk"],
   },
   {
     id: "sd",

@@ -1,16 +1,22 @@
 package app.tychon.server.risks;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import app.tychon.core.model.Activity;
+import app.tychon.core.model.CombineRisks;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
 import app.tychon.server.edits.EditedPlanTest;
 import com.fasterxml.jackson.databind.JsonNode;
 import org.junit.jupiter.api.Test;
+import org.springframework.http.MediaType;
 
 class RiskEditsTest extends EditedPlanTest {
     private JsonNode edit(String edits) throws Exception {
@@ -138,5 +144,73 @@ class RiskEditsTest extends EditedPlanTest {
         assertThat(read(at("/risks")).has("scheme")).isFalse();
         accepted(post(at("/undo")), "");
         assertThat(read(at("/risks")).has("scheme")).isTrue();
+    }
+
+    @Test
+    void twoPeopleOnOneRiskTakeBackTheirOwnFieldsAlone() throws Exception {
+        String first = plan().risks().get(0).owner();
+        edit("[{\"id\":\"R01\",\"owner\":\"Ann\"}]");
+        http.perform(patch(at("/risks"))
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .header("Tychon-Person", "bob")
+                        .content("[{\"id\":\"R01\",\"chance\":\"40\"}]"))
+                .andExpect(status().isOk());
+        accepted(post(at("/undo")), "");
+        assertThat(risk("R01").owner()).isEqualTo(first);
+        assertThat(risk("R01").probability()).isEqualTo(0.4);
+    }
+
+    @Test
+    void anEditOnAnOldRevisionIsAConflict() throws Exception {
+        edit("[{\"id\":\"R01\",\"owner\":\"Ann\"}]");
+        http.perform(patch(at("/risks"))
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .header("Tychon-Person", "bob")
+                        .header("If-Match", "\"1\"")
+                        .content("[{\"id\":\"R01\",\"owner\":\"Bob\"}]"))
+                .andExpect(status().isConflict());
+        assertThat(risk("R01").owner()).isEqualTo("Ann");
+    }
+
+    @Test
+    void howRisksCombineOnAnActivityIsSaidAtTheActivity() throws Exception {
+        accepted(patch(at("/rows")), "[{\"id\":\"E90\",\"combineRisks\":\"largest\"}]");
+        assertThat(plan().activities().stream()
+                        .filter(a -> a.id().equals("E90"))
+                        .map(Activity::combineRisks))
+                .containsExactly(CombineRisks.LARGEST);
+        refuse(
+                patch(at("/rows")),
+                "[{\"id\":\"E90\",\"combineRisks\":\"some\"}]",
+                "/0/combineRisks",
+                "must be one of add, largest");
+    }
+
+    @Test
+    void lossesOfCategoriesAddUpAndExposureFalls() throws Exception {
+        JsonNode losses = read(at("/risks/losses"));
+        double sum = 0;
+        for (JsonNode row : losses.get("rows")) {
+            sum += row.get("depth").asInt() == 0 ? row.get("expected").asDouble() : 0;
+        }
+        assertThat(sum + losses.get("together").asDouble())
+                .isCloseTo(losses.at("/odds/mean").asDouble(), within(1e-6 * Math.abs(sum)));
+        JsonNode reading = read(at("/risks/losses/reading?chance=95"));
+        assertThat(reading.get("value").asDouble())
+                .isGreaterThan(losses.at("/odds/mean").asDouble());
+        JsonNode exposure = read(at("/risks/exposure"));
+        JsonNode steps = exposure.get("decided");
+        assertThat(steps.get(0).get("daysAt").asDouble())
+                .isGreaterThan(steps.get(steps.size() - 1).get("daysAt").asDouble());
+        http.perform(get(at("/risks/losses?category=Nowhere"))).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void pastEventsSayHowOftenAndHowHard() throws Exception {
+        JsonNode look = accepted(
+                post(at("/risks/past/look")), "{\"years\":4,\"count\":10,\"unit\":\"days\",\"mean\":2,\"sd\":1}");
+        assertThat(look.get("perYear").asDouble()).isEqualTo(2.5);
+        assertThat(look.at("/sizes/0/shape").asText()).isEqualTo("lognormal");
+        refuse(post(at("/risks/past/look")), "{\"years\":0,\"count\":1}", "/years", "above 0");
     }
 }
