@@ -92,6 +92,8 @@ export function ActionList({ plan, actions, onActions }: Props) {
             <Button
               aria-label={`Remove action ${i + 1}`}
               color="softInk"
+              minW="24px"
+              minH="24px"
               onClick={() => void onActions(actions.filter((_, other) => other !== i)).then(setRefusal)}
             >
               <X size={14} />

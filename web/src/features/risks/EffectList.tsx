@@ -67,6 +67,7 @@ export function EffectList({ plan, effects, fields, onText, onImpacts }: Props) 
               aria-label={`Remove the effect ${effect.text}`}
               color="softInk"
               minH="26px"
+              minW="24px"
               onClick={() => void onImpacts(effects.filter((one) => one !== effect).map(impactWords))}
             >
               <X size={14} />

@@ -51,26 +51,6 @@ export function RegisterGrid(props: Props) {
   const [assignment, setAssignment] = useState<Assignment>();
   const { search, closed, active } = view;
 
-  const sorted = useMemo(
-    () =>
-      registerRows(
-        risks.filter((risk) => fits(risk, search)),
-        effects,
-        arrangement,
-      ),
-    [risks, effects, arrangement, search],
-  );
-  const held = useHeldOrder(sorted, editing.editing !== undefined);
-  const rows = useMemo(
-    () => [...groupedRows(held, arrangement, closed), { id: nextCode(risks), depth: 0, soft: true }],
-    [held, arrangement, closed, risks],
-  );
-  const drawing = useMemo(
-    () => movesDrawing(held, confidence, effects?.iterations ?? 0),
-    [held, confidence, effects?.iterations],
-  );
-  const selected = risks.find((risk) => risk.id === active?.row);
-
   const assign = useCallback(
     async (ids: string[], onto: string[]) => {
       const about = risks.filter((risk) => ids.includes(risk.id));
@@ -103,6 +83,26 @@ export function RegisterGrid(props: Props) {
     [assign, key, plan.project.id],
   );
   const { dragged, onPointerDown } = useAssignDrag(onDrop);
+  const sorted = useMemo(
+    () =>
+      registerRows(
+        risks.filter((risk) => fits(risk, search)),
+        effects,
+        arrangement,
+      ),
+    [risks, effects, arrangement, search],
+  );
+  const held = useHeldOrder(sorted, editing.editing !== undefined || dragged !== undefined);
+  const rows = useMemo(
+    () => [...groupedRows(held, arrangement, closed), { id: nextCode(risks), depth: 0, soft: true }],
+    [held, arrangement, closed, risks],
+  );
+  const drawing = useMemo(
+    () => movesDrawing(held, confidence, effects?.iterations ?? 0),
+    [held, confidence, effects?.iterations],
+  );
+  const selected = risks.find((risk) => risk.id === active?.row);
+
   const over = dragged?.what === "risk" ? dragged.over : undefined;
   const lit = useMemo(() => {
     const hit = hitBy(plan, selected);
@@ -236,7 +236,7 @@ export function RegisterGrid(props: Props) {
   );
 }
 
-/** The rows with their newest content, in the order that they had before a cell was opened, so that none runs away. */
+/** The rows with their newest content, in the order that they had before a cell was opened or something was taken up, so that none runs away. */
 function useHeldOrder(rows: RegisterRow[], hold: boolean): RegisterRow[] {
   const [before, setBefore] = useState(rows);
   if (!hold && before !== rows) setBefore(rows);

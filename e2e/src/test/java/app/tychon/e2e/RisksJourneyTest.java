@@ -141,7 +141,7 @@ class RisksJourneyTest extends Journey {
     void aDecidedResponsePutsItsMoneyIntoThePlan() {
         openRegister();
         browser.goTo("Plan");
-        browser.read(TOOLBAR, "for €4.40M");
+        browser.read(TOOLBAR, "for €4.40");
         browser.goTo("Risks");
         browser.select("R10", "title");
         browser.pressLabelled("Sheet of the risk");
@@ -149,9 +149,9 @@ class RisksJourneyTest extends Journey {
         browser.press("Decide it");
         browser.read("aside [data-worth]", "€55,000 of it are in the plan");
         browser.goTo("Plan");
-        browser.read(TOOLBAR, "for €4.46M");
+        browser.read(TOOLBAR, "for €4.46");
         browser.type(Keys.chord(Keys.CONTROL, "z"));
-        browser.read(TOOLBAR, "for €4.40M");
+        browser.read(TOOLBAR, "for €4.40");
     }
 
     @Test
