@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import type { EffectsView, PlanView, RiskEdit, RiskView } from "../../shared/api/client";
 import { refusalOf, useUndo } from "../../shared/api/edits";
 import type { RiskEdits } from "../../shared/api/risks";
@@ -109,6 +109,8 @@ export function RegisterGrid(props: Props) {
     if (over) hit.add(over);
     return hit;
   }, [plan, selected, over]);
+
+  useShownHits(plan, selected, props.withPlan);
 
   const remove = async (at: RegisterAt) => {
     const gone = at.selected().filter((id) => risks.some((risk) => risk.id === id));
@@ -234,6 +236,19 @@ export function RegisterGrid(props: Props) {
       )}
     </Flex>
   );
+}
+
+/** Brings the first row that the selected risk strikes into view, unless rows are being chosen there. */
+function useShownHits(plan: PlanView, selected: RiskView | undefined, withPlan: boolean) {
+  const hit = hitBy(plan, selected);
+  const first = [...plan.branches, ...plan.activities].find((row) => hit.has(row.id))?.id;
+  const project = plan.project.id;
+  const risk = selected?.id;
+  useEffect(() => {
+    const { views, select } = useGridStore.getState();
+    const choosing = (views[project]?.picked.size ?? 0) > 0;
+    if (withPlan && risk && first && !choosing) select(project, { row: first, column: "name" });
+  }, [withPlan, risk, first, project]);
 }
 
 /** The rows with their newest content, in the order that they had before a cell was opened or something was taken up, so that none runs away. */

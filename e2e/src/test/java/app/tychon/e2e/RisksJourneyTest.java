@@ -85,8 +85,12 @@ class RisksJourneyTest extends Journey {
         browser.pressLabelled("The plan beside the register");
         String plan = "[aria-label='The plan beside the register'] ";
         browser.see(plan + "[data-row='S40']");
+        settle("R17");
+        browser.scroll("[role='treegrid'][aria-label='The plan beside the register']", 0);
         browser.dragOnto("[data-grip='R17']", plan + "[data-row='S40'] [data-column='name']");
         browser.read(Browser.cell("R17", "time"), "2–9 d on 5");
+        settle("R17");
+        browser.scroll("[role='treegrid'][aria-label='The plan beside the register']", 0);
         browser.dragOnto(plan + "[data-grip='S50']", Browser.cell("R17", "owner"));
         browser.read(Browser.cell("R17", "time"), "2–9 d on 6");
         browser.select("R17", "title");
@@ -95,6 +99,12 @@ class RisksJourneyTest extends Journey {
         browser.read(Browser.cell("R17", "days"), "+");
         browser.type(Keys.chord(Keys.CONTROL, "z"));
         browser.read(Browser.cell("R17", "time"), "2–9 d on 5");
+    }
+
+    /** Waits until no number moves rows any more, and brings one into view. */
+    private void settle(String risk) {
+        assertThat(browser.isGone("[role='toolbar'] [data-working]")).isTrue();
+        browser.select(risk, "title");
     }
 
     @Test
@@ -164,12 +174,12 @@ class RisksJourneyTest extends Journey {
         browser.read("[aria-label='State'] [role='alert']", "Say why it is closed");
         browser.enter("[aria-label='State'] input", "bought at home");
         browser.press("Close it");
-        browser.read(Browser.cell("R06", "title"), "closed");
+        browser.see("[data-row='R06'].soft");
         browser.read("[aria-label='History']", "closed, because bought at home");
         browser.select("R06", "code");
         browser.type(Keys.chord(Keys.CONTROL, "z"));
-        browser.readOtherThan(Browser.cell("R06", "title"), "Customs hold the detector · closed");
-        assertThat(browser.see(Browser.cell("R06", "title")).getText()).isEqualTo("Customs hold the detector");
+        assertThat(browser.isGone("[data-row='R06'].soft")).isTrue();
+        browser.read("[aria-label='History']", "closed, because bought at home → open");
     }
 
     @Test
