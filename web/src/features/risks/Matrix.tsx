@@ -1,10 +1,12 @@
-import { Box, Flex } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { type PointerEvent, useRef, useState } from "react";
 import type { RiskEdit, RiskView, SchemeView } from "../../shared/api/client";
 import { Mark } from "../../shared/charts/marks";
 import { formatAmount, formatChance, formatDays } from "../../shared/format/numbers";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
-import { cellOf, isBeyond, OVERALL, type Place, type Placed } from "./matrix";
+import { crowds, labels } from "./matrixLabels";
+import { cellOf, isBeyond, OVERALL, type Place, type Placed } from "./matrixPlaces";
+import { Tolerance } from "./Tolerance";
 
 const LEFT = 118;
 const RIGHT = 18;
@@ -12,8 +14,6 @@ const TOP = 10;
 const BOTTOM = 44;
 const GAP = 12;
 const MIRROR = 0.42;
-/** A cell with more marks says how many it holds instead. */
-const CROWD = 8;
 
 interface Props {
   scheme: SchemeView;
@@ -143,7 +143,14 @@ export function Matrix({ scheme, kind, placed, chosen, cell, onChoose, onCell, o
             </text>
           </g>
         ))}
-        <Tolerance scheme={scheme} levels={levels.length} zero={zero} row={rowHeight} column={columnWidth} />
+        <Tolerance
+          left={LEFT}
+          scheme={scheme}
+          levels={levels.length}
+          zero={zero}
+          row={rowHeight}
+          column={columnWidth}
+        />
         {placed.map(({ risk, now, after }) =>
           after ? (
             <g key={risk.id} pointerEvents="none" opacity="0.8">
@@ -249,36 +256,6 @@ function levelsOf(scheme: SchemeView, kind: string): { name: string; range?: str
   }));
 }
 
-interface ToleranceProps {
-  scheme: SchemeView;
-  levels: number;
-  zero: number;
-  row: number;
-  column: number;
-}
-
-/** The line up to which risks are tolerated. */
-function Tolerance({ scheme, levels, zero, row, column }: ToleranceProps) {
-  const heights = scheme.tolerated.map((level) => zero - Math.min(level, levels) * row);
-  const path = heights
-    .map((at, c) => `${c === 0 ? "M" : "L"}${LEFT + c * column} ${at}L${LEFT + (c + 1) * column} ${at}`)
-    .join("");
-  const last = heights.at(-1) ?? zero;
-  return (
-    <g pointerEvents="none">
-      <path d={path} fill="none" stroke="var(--chakra-colors-risk)" strokeWidth="2" strokeDasharray="5 4" />
-      <text
-        x={LEFT + heights.length * column - 6}
-        y={last - 6}
-        textAnchor="end"
-        fill="var(--chakra-colors-risk)"
-      >
-        tolerated up to here
-      </text>
-    </g>
-  );
-}
-
 /** The edit that puts a risk into the cell of a place. */
 function scoreEdit(risk: RiskView, kind: string, place: Place): RiskEdit {
   const { chance, effect } = cellOf(place);
@@ -301,100 +278,4 @@ function keyed(key: string, { chance, effect }: Place, columns: number, rows: nu
   const next = { chance: chance + (dx ?? 0), effect: effect + (dy ?? 0), byNumbers: false };
   const inside = next.chance > 0 && next.chance < columns && next.effect > 0 && next.effect < rows;
   return inside ? next : undefined;
-}
-
-const crowdKey = (risk: RiskView, place: Place) => {
-  const { chance, effect } = cellOf(place);
-  return `${risk.kind} ${chance} ${effect}`;
-};
-
-/** Cells that hold more marks than can be told apart, with how many. */
-function crowds(placed: readonly Placed[]) {
-  const cells = new Map<string, Placed[]>();
-  for (const one of placed) {
-    const key = crowdKey(one.risk, one.now);
-    const there = cells.get(key);
-    if (there) there.push(one);
-    else cells.set(key, [one]);
-  }
-  return [...cells].flatMap(([key, all]) => {
-    const [first] = all;
-    return first && all.length > CROWD
-      ? [{ key, place: cellOf(first.now), count: all.length, risk: first.risk }]
-      : [];
-  });
-}
-
-interface Label {
-  x: number;
-  y: number;
-  anchor: "start" | "end";
-}
-
-const LABEL_WIDTH = 30;
-const LABEL_HEIGHT = 13;
-
-/** Where the codes of marks stand: beside them, where nothing else does; not at all in a crowd. */
-function labels(
-  placed: readonly Placed[],
-  x: (place: Place) => number,
-  y: (place: Place, risk: RiskView) => number,
-): Map<string, Label> {
-  const taken: { left: number; top: number; right: number; bottom: number }[] = placed.flatMap(
-    ({ risk, now, after }) =>
-      [now, after].flatMap((place) =>
-        place
-          ? [
-              {
-                left: x(place) - 7,
-                right: x(place) + 7,
-                top: y(place, risk) - 7,
-                bottom: y(place, risk) + 7,
-              },
-            ]
-          : [],
-      ),
-  );
-  const found = new Map<string, Label>();
-  const crowded = new Set(crowds(placed).map(({ key }) => key));
-  for (const { risk, now } of placed) {
-    if (crowded.has(crowdKey(risk, now))) continue;
-    const at = { x: x(now), y: y(now, risk) };
-    const tries: Label[] = [
-      { x: at.x + 10, y: at.y + 4, anchor: "start" },
-      { x: at.x - 10, y: at.y + 4, anchor: "end" },
-      { x: at.x + 8, y: at.y - 9, anchor: "start" },
-      { x: at.x + 8, y: at.y + 17, anchor: "start" },
-      { x: at.x - 8, y: at.y - 9, anchor: "end" },
-      { x: at.x - 8, y: at.y + 17, anchor: "end" },
-    ];
-    const box = (label: Label) => {
-      const left = label.anchor === "start" ? label.x : label.x - LABEL_WIDTH;
-      return { left, right: left + LABEL_WIDTH, top: label.y - LABEL_HEIGHT + 3, bottom: label.y + 2 };
-    };
-    const free = tries.find((label) => {
-      const one = box(label);
-      return !taken.some(
-        (other) =>
-          one.left < other.right &&
-          one.right > other.left &&
-          one.top < other.bottom &&
-          one.bottom > other.top,
-      );
-    });
-    if (free) {
-      taken.push(box(free));
-      found.set(risk.id, free);
-    }
-  }
-  return found;
-}
-
-/** A row of choices over the grid. */
-export function MatrixHead({ children }: { children: React.ReactNode }) {
-  return (
-    <Flex px="5" pt="3" pb="1" gap="4" align="baseline" wrap="wrap">
-      {children}
-    </Flex>
-  );
 }

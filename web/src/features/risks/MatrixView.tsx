@@ -6,8 +6,9 @@ import type { RiskEdits } from "../../shared/api/risks";
 import { formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
 import { Choice } from "../../shared/ui/Choice";
 import { notify } from "../../shared/ui/notify";
-import { Matrix, MatrixHead } from "./Matrix";
-import { beyondCounts, cellOf, compared, matrixSentence, OVERALL, placed, quantified } from "./matrix";
+import { Comparison } from "./Comparison";
+import { Matrix } from "./Matrix";
+import { beyondCounts, cellOf, matrixSentence, OVERALL, placed, quantified } from "./matrixPlaces";
 import { isLive } from "./riskWords";
 
 const Link = chakra("button");
@@ -66,13 +67,13 @@ export function MatrixView({ plan, risks, scheme, effects, edits, onScheme, onOp
   return (
     <Flex height="100%">
       <Flex direction="column" flex="1" minW="0">
-        <MatrixHead>
+        <Flex px="5" pt="3" pb="1" gap="4" align="baseline" wrap="wrap">
           <Box fontSize="17px" fontWeight="650" data-answer>
             {matrixSentence(beyondCounts(all, scheme))}
           </Box>
           <Box flex="1" />
           <Choice label="Effect on" choices={kinds} value={kind} onChange={setKind} />
-        </MatrixHead>
+        </Flex>
         <Box px="5" color="softInk" pb="1">
           Across how likely, up how grave. A mark stands where its own numbers put it, hollow after its
           response.
@@ -202,96 +203,6 @@ function RiskCard({ risk, effects, level, onOpen }: CardProps) {
       <Link color="action" mt="2" onClick={() => onOpen(risk.id)}>
         Open its sheet
       </Link>
-    </Box>
-  );
-}
-
-interface ComparisonProps {
-  risks: readonly RiskView[];
-  scheme: SchemeView;
-  effects?: EffectsView;
-  onOpen: (risk: string) => void;
-  onQuantify: () => void;
-}
-
-/** Scores and simulated effects side by side, and which do not go together. */
-function Comparison({ risks, scheme, effects, onOpen, onQuantify }: ComparisonProps) {
-  const days = new Map(effects?.rows.map((row) => [row.risk, row.moved.days]));
-  const rows = compared(risks, scheme, days);
-  const bare = quantified(risks, scheme).length;
-  if (rows.length === 0) return null;
-  const doubts = rows.filter(({ doubt }) => doubt).length;
-  return (
-    <Box as="section" aria-label="Score and effect" mt="4" pt="3" borderTopWidth="1px" borderColor="line">
-      <Box as="h3" fontWeight="650">
-        Score and effect
-      </Box>
-      <Box color="softInk" mb="2">
-        {doubts === 0
-          ? "Every score goes together with what is simulated."
-          : `${formatWhole(doubts)} of ${formatWhole(rows.length)} scores do not go together with what is simulated.`}
-      </Box>
-      {bare > 0 && (
-        <Button size="xs" variant="outline" mb="2" onClick={onQuantify}>
-          Quantify {bare === 1 ? "one" : formatWhole(bare)} from the score
-        </Button>
-      )}
-      <Box as="table" width="100%" fontSize="12.5px">
-        <thead>
-          <Box as="tr" color="softInk" textAlign="left">
-            <Box as="th" fontWeight="400">
-              Risk
-            </Box>
-            <Box
-              as="th"
-              fontWeight="400"
-              pl="3"
-              textAlign="right"
-              title="Level of chance times level of effect"
-            >
-              Score
-            </Box>
-            <Box as="th" fontWeight="400" pl="3" textAlign="right" title="The same by its own numbers">
-              Numbers
-            </Box>
-            <Box
-              as="th"
-              fontWeight="400"
-              pl="3"
-              textAlign="right"
-              title="Rank by score, and by the days it moves"
-            >
-              Rank
-            </Box>
-          </Box>
-        </thead>
-        <tbody>
-          {rows.slice(0, MOST).map(({ risk, score, byNumbers, rankByScore, rankByDays, doubt }) => (
-            <Box as="tr" key={risk.id} verticalAlign="top" borderTopWidth="1px" borderColor="line">
-              <Box as="td" py="1" pr="2">
-                <Link color="action" fontWeight="600" title={risk.title} onClick={() => onOpen(risk.id)}>
-                  {risk.id}
-                </Link>
-                {doubt && (
-                  <Box color="planText" fontSize="12px">
-                    {doubt}
-                  </Box>
-                )}
-              </Box>
-              <Box as="td" py="1" textAlign="right">
-                {score}
-              </Box>
-              <Box as="td" py="1" textAlign="right">
-                {byNumbers ?? "–"}
-              </Box>
-              <Box as="td" py="1" textAlign="right" whiteSpace="nowrap">
-                {rankByScore} / {rankByDays ?? "–"}
-              </Box>
-            </Box>
-          ))}
-        </tbody>
-      </Box>
-      {rows.length > MOST && <Box color="softInk">and {formatWhole(rows.length - MOST)} more</Box>}
     </Box>
   );
 }

@@ -1,9 +1,9 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import type { EffectsView, PlanView, RiskEdit, RiskView } from "../../shared/api/client";
 import { refusalOf, useUndo } from "../../shared/api/edits";
 import type { RiskEdits } from "../../shared/api/risks";
-import { type Block, fillEdits, parseBlock } from "../../shared/grid/block";
+import { parseBlock } from "../../shared/grid/block";
 import { FootBar } from "../../shared/grid/FootBar";
 import { Grid } from "../../shared/grid/Grid";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
@@ -17,8 +17,10 @@ import { movesDrawing } from "./MovesDrawing";
 import { PlanPane } from "./PlanPane";
 import { type Arrangement, fits, groupedRows, nextCode, type RegisterRow, registerRows } from "./register";
 import { type RegisterColumn } from "./registerColumns";
+import { pasted } from "./registerPaste";
 import { STATES } from "./riskWords";
 import { type Dragged, useAssignDrag } from "./useAssignDrag";
+import { useHeldOrder, useShownHits } from "./useRegisterOrder";
 
 const Button = chakra("button");
 const Select = chakra("select");
@@ -236,61 +238,4 @@ export function RegisterGrid(props: Props) {
       )}
     </Flex>
   );
-}
-
-/** Brings the first row that the selected risk strikes into view, unless rows are being chosen there. */
-function useShownHits(plan: PlanView, selected: RiskView | undefined, withPlan: boolean) {
-  const hit = hitBy(plan, selected);
-  const first = [...plan.branches, ...plan.activities].find((row) => hit.has(row.id))?.id;
-  const project = plan.project.id;
-  const risk = selected?.id;
-  useEffect(() => {
-    const { views, select } = useGridStore.getState();
-    const choosing = (views[project]?.picked.size ?? 0) > 0;
-    if (withPlan && risk && first && !choosing) select(project, { row: first, column: "name" });
-  }, [withPlan, risk, first, project]);
-}
-
-/** The rows with their newest content, in the order that they had before a cell was opened or something was taken up, so that none runs away. */
-function useHeldOrder(rows: RegisterRow[], hold: boolean): RegisterRow[] {
-  const [before, setBefore] = useState(rows);
-  if (!hold && before !== rows) setBefore(rows);
-  return useMemo(() => {
-    if (!hold) return rows;
-    const places = new Map(before.map(({ id }, i) => [id, i]));
-    const place = ({ id }: RegisterRow) => places.get(id) ?? places.size;
-    return [...rows].sort((a, b) => place(a) - place(b));
-  }, [rows, before, hold]);
-}
-
-/** The edits that pasted lines come to. */
-function pasted(
-  lines: string[][],
-  rows: RegisterRow[],
-  columns: RegisterColumn[],
-  block: Block,
-  risks: readonly RiskView[],
-): RiskEdit[] | { refusal: string } {
-  const there = rows.slice(block.top).filter((row) => row.risk);
-  const onto = there.slice(0, lines.length);
-  const right = block.left + Math.max(...lines.map((line) => line.length)) - 1;
-  const edits = fillEdits(
-    onto,
-    columns,
-    { top: 0, bottom: onto.length - 1, left: block.left, right },
-    (r, c) => lines[r]?.[c],
-  );
-  if ("refusal" in edits) return edits;
-  const taken = [...risks];
-  for (const line of lines.slice(onto.length)) {
-    const id = nextCode(taken);
-    const edit: RiskEdit = { id, add: true };
-    line.forEach((text, c) => {
-      const field = columns[block.left + c]?.field;
-      if (field && text.trim() !== "") Object.assign(edit, { [field]: text.trim() });
-    });
-    taken.push({ id: edit.id } as RiskView);
-    edits.push(edit);
-  }
-  return edits;
 }

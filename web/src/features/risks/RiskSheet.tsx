@@ -13,11 +13,9 @@ import { ResponsePart } from "./ResponsePart";
 import { RiskHistoryPart } from "./RiskHistoryPart";
 import { movesSentence } from "./responseWords";
 import { HistoryPart } from "./HistoryPart";
-import { KINDS, sentenceOf } from "./riskWords";
+import { KINDS, sentenceOf, SHEET_WIDTH } from "./riskWords";
 import { ScorePart } from "./ScorePart";
 import { StatePart } from "./StatePart";
-
-const WIDTH = 520;
 
 interface Props {
   plan: PlanView;
@@ -48,7 +46,7 @@ export function RiskSheet({ plan, risk, risks, scheme, moves, edits, onClose }: 
   return (
     <SidePanel
       label="Sheet"
-      width={WIDTH}
+      width={SHEET_WIDTH}
       title={
         <Flex gap="2" align="center">
           <svg width="16" height="16" role="img" aria-label={risk.kind} style={{ flexShrink: 0 }}>

@@ -2,9 +2,8 @@ import { Box, chakra } from "@chakra-ui/react";
 import { PanelBottom, PanelRight } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
-import type { EffectsView, PlanView, RiskView } from "../../shared/api/client";
 import { useRegister, useRiskCheck, useRiskEdits, useRiskEffects } from "../../shared/api/risks";
-import { formatMoney, formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
+import { formatWhole } from "../../shared/format/numbers";
 import { isShown, useColumnChoice } from "../../shared/grid/columnChoice";
 import { ColumnMenu } from "../../shared/grid/ColumnMenu";
 import { FindBar } from "../../shared/grid/FindBar";
@@ -15,13 +14,15 @@ import { Stage } from "../../shared/stage/Stage";
 import { StageMenu } from "../../shared/stage/StageMenu";
 import { lazily } from "../../shared/ui/lazily";
 import { Notice } from "../../shared/ui/Notice";
+import { SidePanel } from "../../shared/ui/SidePanel";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
-import { type Arrangement, ARRANGEMENTS, fewThatCarryMost, registerRows, RISK_FILTERS } from "./register";
+import { type Arrangement, ARRANGEMENTS, RISK_FILTERS } from "./register";
 import { registerColumns } from "./registerColumns";
 import { RegisterGrid, registerKey } from "./RegisterGrid";
+import { Moved, Progress } from "./RegisterSentence";
+import { SHEET_WIDTH } from "./riskWords";
 import { RISK_FAULTS, riskSentence } from "./riskCheckWords";
-import { isLive } from "./riskWords";
 
 const CheckPanel = lazily(() => import("../../shared/check/CheckPanel"), "CheckPanel");
 const LossesView = lazily(() => import("./LossesView"), "LossesView");
@@ -80,7 +81,7 @@ export function RisksStage() {
     [columns, choice.kept],
   );
   const selected = useGridStore((state) => viewOf(state, registerKey(id)).active?.row);
-  const chosen = risks.find((risk) => risk.id === selected) ?? risks[0];
+  const chosen = selected === undefined ? risks[0] : risks.find((risk) => risk.id === selected);
   const arrange = (how: Arrangement) => {
     localStorage.setItem(ARRANGED, how);
     setArrangement(how);
@@ -193,7 +194,7 @@ export function RisksStage() {
         ) : (
           view === "register" &&
           sheet.open &&
-          chosen && (
+          (chosen ? (
             <RiskSheet
               key={chosen.id}
               plan={plan}
@@ -204,7 +205,11 @@ export function RisksStage() {
               edits={edits}
               onClose={sheet.close}
             />
-          )
+          ) : (
+            <SidePanel label="Sheet" title="A new risk" width={SHEET_WIDTH} onClose={sheet.close}>
+              Its sheet opens once it has a title.
+            </SidePanel>
+          ))
         )
       }
     >
@@ -243,62 +248,5 @@ export function RisksStage() {
         ))
       )}
     </Stage>
-  );
-}
-
-/** How much the register as a whole moves, and how few carry four fifths. */
-function Moved({
-  plan,
-  risks,
-  effects,
-}: {
-  plan: PlanView;
-  risks: readonly RiskView[];
-  effects?: EffectsView;
-}) {
-  const live = risks.filter(isLive);
-  if (risks.length === 0) return <Box truncate>No risks yet. Type the first one, or take in a register.</Box>;
-  const open = live.length;
-  const level = plan.project.confidence;
-  const few = fewThatCarryMost(registerRows(live, effects));
-  return (
-    <Box truncate>
-      <b>
-        {formatWhole(open)} {open === 1 ? "risk" : "risks"}
-      </b>
-      {effects?.all && (
-        <>
-          {" "}
-          {open === 1 ? "moves" : "move"} the P{level} finish by {formatSigned(effects.all.days, formatOne)}{" "}
-          working days and the P{level} cost by {effects.all.money < 0 ? "−" : "+"}
-          {formatMoney(Math.abs(effects.all.money), plan.project.currency)}.{" "}
-          {few !== undefined && open > few && (
-            <>
-              {formatWhole(few)} of them {few === 1 ? "carries" : "carry"} four fifths.
-            </>
-          )}
-        </>
-      )}
-    </Box>
-  );
-}
-
-/** How well it is known by now. */
-function Progress({ effects, current, error }: { effects?: EffectsView; current: boolean; error?: string }) {
-  const refusal = effects?.refusal ?? error;
-  if (refusal) {
-    return (
-      <Box role="alert" color="risk" truncate title={refusal}>
-        {refusal}
-      </Box>
-    );
-  }
-  if (current && effects?.state === "done") return null;
-  return (
-    <Box role="status" color="softInk" whiteSpace="nowrap" data-working>
-      {effects === undefined || effects.iterations === 0
-        ? "Working out what they move…"
-        : `By ${formatWhole(effects.iterations)} of ${formatWhole(effects.total)} futures`}
-    </Box>
   );
 }

@@ -1,5 +1,8 @@
 import type { RiskView } from "../../shared/api/client";
 
+/** Width of the sheet of a risk, in pixels. */
+export const SHEET_WIDTH = 520;
+
 export const KINDS = [
   { value: "threat", label: "Threat" },
   { value: "opportunity", label: "Opportunity" },

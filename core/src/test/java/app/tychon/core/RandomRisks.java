@@ -51,7 +51,8 @@ final class RandomRisks {
                 0.1,
                 impacts(i),
                 List.of(new Action(
-                        "Act", 500, LocalDate.of(2027, 3, 1), LocalDate.of(2027, 3, 31), "", Action.State.PLANNED)));
+                        "Act", 500, LocalDate.of(2027, 3, 1), LocalDate.of(2027, 3, 31), "", Action.State.PLANNED)),
+                i == 4);
     }
 
     private List<Impact> impacts(int i) {

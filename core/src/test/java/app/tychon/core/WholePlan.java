@@ -1,13 +1,24 @@
 package app.tychon.core;
 
+import app.tychon.core.model.Action;
+import app.tychon.core.model.Basis;
 import app.tychon.core.model.Correlation;
 import app.tychon.core.model.Evidence;
+import app.tychon.core.model.PastEvents;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Recurrence;
+import app.tychon.core.model.RegisterEntry;
+import app.tychon.core.model.RegisterEntry.Occurrence;
 import app.tychon.core.model.Resource;
+import app.tychon.core.model.Response;
+import app.tychon.core.model.Risk;
+import app.tychon.core.model.Score;
 import app.tychon.core.model.Shape;
+import app.tychon.core.model.Strategy;
+import app.tychon.core.register.StarterScheme;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -60,6 +71,55 @@ public final class WholePlan {
                         .addsDays(new Shape.Fixed(1), "project")
                         .recurs(new Recurrence.Count(new Shape.Uniform(0, 4)))
                         .risk())
-                .build();
+                .risk(told(Risks.threat("M", 0.4)
+                        .addsDays(new Shape.Uniform(1, 2), "A")
+                        .state(Risk.State.OCCURRED)
+                        .response(new Response(
+                                0.1,
+                                List.of(),
+                                List.of(new Action(
+                                        "Ask",
+                                        250,
+                                        LocalDate.of(2027, 3, 1),
+                                        LocalDate.of(2027, 3, 9),
+                                        "Ann",
+                                        Action.State.DONE,
+                                        1,
+                                        Optional.of(LocalDate.of(2027, 3, 12)))),
+                                true))
+                        .risk()))
+                .risk(Risks.threat("N", 0.4)
+                        .addsDays(new Shape.Uniform(1, 2), "A")
+                        .state(Risk.State.CLOSED)
+                        .risk()
+                        .withEntry(RegisterEntry.NONE
+                                .withClosedBecause("bought elsewhere")
+                                .withHistory(Optional.of(new PastEvents(4, 9, Basis.MONEY, 1200, 300, List.of())))))
+                .build()
+                .withScheme(Optional.of(StarterScheme.of(40, 50_000)));
+    }
+
+    private static Risk told(Risk risk) {
+        return risk.withEntry(new RegisterEntry(
+                "the ground is wet",
+                "the pit floods",
+                "digging begins anew",
+                "Seen twice.\nAsk the neighbours.",
+                Optional.of(LocalDate.of(2027, 3, 1)),
+                Optional.of(LocalDate.of(2027, 9, 30)),
+                Optional.of(Strategy.MITIGATE),
+                "",
+                Optional.of(new Occurrence(LocalDate.of(2027, 4, 2), 3.5, 1250)),
+                Optional.of(new Score(3, Map.of("time", 4, "safety", 2))),
+                Optional.of(new Score(1, Map.of("time", 2))),
+                Optional.of(new PastEvents(
+                        10,
+                        2,
+                        Basis.DAYS,
+                        0,
+                        0,
+                        List.of(
+                                new PastEvents.Event(Optional.of(LocalDate.of(2020, 5, 6)), 2.5),
+                                new PastEvents.Event(Optional.empty(), 4))))));
     }
 }

@@ -254,6 +254,13 @@ final class Browser implements AutoCloseable {
         });
     }
 
+    /** Chooses an option of the select with a label, by its value. */
+    void chooseLabelled(String label, String value) {
+        String id = until(() -> driver.findElement(By.xpath("//label[normalize-space()='" + label + "']"))
+                .getAttribute("for"));
+        chooseOption("[id='" + id + "']", value);
+    }
+
     /** Waits until one of the elements that a selector finds says exactly something. */
     void readAll(String selector, String expected) {
         until(() -> driver.findElements(By.cssSelector(selector)).stream()

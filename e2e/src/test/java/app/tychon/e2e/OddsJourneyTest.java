@@ -31,8 +31,8 @@ class OddsJourneyTest extends Journey {
         browser.press("One future");
         String world = browser.read(FUTURE, "of 2,000 finishes on");
         browser.read("main", "It stands at 80 % of all finishes");
-        browser.read("main", "It was driven by S00 → S10");
-        browser.see("[data-row='S20'] [data-drove='true']");
+        browser.read("main", "It was driven by S00 → C10");
+        browser.see("[data-row='S00'] [data-drove='true']");
         browser.see("[aria-label='The next future']").click();
         String next = browser.readOtherThan(FUTURE, world);
         browser.enter("[aria-label='Number of the future']", "17");
@@ -183,7 +183,7 @@ class OddsJourneyTest extends Journey {
         browser.read("[data-testid='span']", "It drives the finish in");
         browser.chooseOption("[aria-label='Rows shown']", "1");
         browser.isGone("[data-row='E70']");
-        browser.read("[data-row='E']", "65 %");
+        browser.read("[data-row='E']", "63 %");
         browser.chooseOption("[aria-label='Rows shown']", "all");
         browser.see("[data-row='E70']");
         int whole = browser.see("[data-mist='E70'] svg").getSize().width;

@@ -233,4 +233,57 @@ class RisksJourneyTest extends Journey {
         assertThat(browser.see(Browser.cell("R07", "title") + " svg").getDomAttribute("aria-label"))
                 .isEqualTo("threat");
     }
+
+    @Test
+    void aSchemeIsMadeAndAScoreIsMovedByKey() {
+        bringIn(DEMO.resolveSibling("garden-room.tychon.json"));
+        browser.goTo("Risks");
+        browser.select("R01", "title");
+        browser.type("Bees nest in the roof", Keys.ENTER);
+        browser.see(Browser.cell("R02", "title"));
+        browser.press("Matrix");
+        browser.press("Make a scheme");
+        browser.press("Begin with the starter");
+        browser.see("[aria-label='Levels of safety']");
+        browser.enter("[aria-label='Another kind of effect']", "Quality");
+        browser.see("[aria-label='Levels of quality']");
+        browser.press("Keep the scheme");
+        browser.see("[aria-label='Without a place here']");
+        browser.press("Register");
+        browser.select("R01", "title");
+        browser.pressLabelled("Sheet of the risk");
+        browser.chooseLabelled("Quality", "2");
+        browser.read("[aria-label='Score']", "0, tolerated");
+        browser.chooseOption("[aria-label='Score'] select", "3");
+        browser.read("[aria-label='Score']", "6, tolerated");
+        browser.press("Matrix");
+        browser.press("Quality");
+        String before = place("R01");
+        browser.see("[data-mark='R01']").sendKeys(Keys.ARROW_UP);
+        browser.readAll("[aria-label='Score and effect'] td", "9");
+        assertThat(place("R01")).isNotEqualTo(before);
+    }
+
+    @Test
+    void rateAndSizeComeFromPastEventsAndWhatHasOccurredIsCertain() {
+        openRegister();
+        browser.select("R11", "title");
+        browser.pressLabelled("Sheet of the risk");
+        browser.press("It has happened before: take rate and size from what happened");
+        browser.enterLabelled("Years looked at", "4");
+        browser.fill(
+                "[aria-label='From history'] textarea", "2023-02-01 6\n2024-03-05 9\n2024-11-20 14\n2025-06-12 20\n");
+        browser.type(Keys.chord(Keys.CONTROL, Keys.ENTER));
+        browser.read("[data-past]", "4 in 4 years: 1 a year, between 0.27 and 2.56");
+        browser.press("Use this rate and size");
+        browser.read(Browser.cell("R11", "chance"), "1 a year");
+
+        browser.select("R06", "title");
+        browser.chooseOption("[aria-label='State'] select", "occurred");
+        browser.enterLabelled("Days it took", "7");
+        browser.enterLabelled("Money it took", "12000");
+        browser.press("It has occurred");
+        browser.read("[aria-label='State']", "7 working days");
+        browser.read("[aria-label='State']", "It was estimated at 20 %, 4..8..25d on C20");
+    }
 }

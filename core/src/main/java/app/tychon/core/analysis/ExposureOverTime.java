@@ -91,8 +91,8 @@ public record ExposureOverTime(List<Step> steps) {
         LocalDate before = null;
         for (LocalDate day : days) {
             Outcomes then = differences.of(new Key(day, false));
-            Sample minutes = less(then.duration(), none.duration(), 0);
-            Sample money = less(then.cost(), none.cost(), then.certain() - none.certain());
+            Sample minutes = Sample.of(then.minutesBeyond(none));
+            Sample money = Sample.of(then.costBeyond(none));
             steps.add(new Step(
                     day,
                     before == null ? List.of() : changed(risks, before, day, responses, today),
@@ -103,14 +103,6 @@ public record ExposureOverTime(List<Step> steps) {
             before = day;
         }
         return new ExposureOverTime(steps);
-    }
-
-    private static Sample less(double[] with, double[] without, double certain) {
-        double[] difference = new double[with.length];
-        for (int i = 0; i < difference.length; i++) {
-            difference[i] = with[i] - without[i] - certain;
-        }
-        return Sample.of(difference);
     }
 
     private static RiskSetting setting(Risk risk, LocalDate day, Responses responses, Optional<LocalDate> today) {

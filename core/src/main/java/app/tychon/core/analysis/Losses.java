@@ -41,20 +41,8 @@ public record Losses(double[] direct, double[] whole) {
         Map<K, Losses> losses = new LinkedHashMap<>();
         sets.keySet().forEach(key -> {
             Outcomes its = differences.of(key);
-            losses.put(
-                    key,
-                    new Losses(
-                            less(own.risk(), its.risk(), 0),
-                            less(own.cost(), its.cost(), own.certain() - its.certain())));
+            losses.put(key, new Losses(own.riskBeyond(its), own.costBeyond(its)));
         });
         return losses;
-    }
-
-    private static double[] less(double[] all, double[] without, double certain) {
-        double[] difference = new double[all.length];
-        for (int i = 0; i < difference.length; i++) {
-            difference[i] = all[i] - without[i] - certain;
-        }
-        return difference;
     }
 }

@@ -37,7 +37,8 @@ class RiskReferenceTest {
         int struck = 0;
         for (int seed = 0; seed < 150; seed++) {
             Plan plan = RandomPlans.risky(seed, 20);
-            for (RiskSetting setting : List.of(RiskSetting.CURRENT, RiskSetting.AFTER_RESPONSE)) {
+            for (RiskSetting setting :
+                    List.of(RiskSetting.CURRENT, RiskSetting.AFTER_RESPONSE, RiskSetting.UNANSWERED)) {
                 CompiledPlan compiled = CompiledPlan.of(plan).with(Variation.CURRENT.withRisks(setting));
                 struck += compare(plan, compiled, setting, seed);
             }
@@ -88,7 +89,7 @@ class RiskReferenceTest {
             boolean struck = occurs == null ? risk.state() == Risk.State.OCCURRED : occurs[iteration] > 0;
             List<Impact> impacts = setting == RiskSetting.AFTER_RESPONSE
                     ? risk.response().map(Response::impacts).orElse(risk.impacts())
-                    : risk.impacts();
+                    : setting == RiskSetting.UNANSWERED ? risk.impacts() : risk.presentImpacts();
             for (int i = 0; struck && i < impacts.size(); i++) {
                 if (impacts.get(i).effect().isOnTime()) {
                     double[] sizes = drawn.get(new Input.Key(Input.Kind.IMPACT, risk.id(), i));

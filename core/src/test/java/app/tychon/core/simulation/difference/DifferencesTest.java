@@ -93,6 +93,7 @@ class DifferencesTest {
         for (Risk risk : rows.risks()) {
             variations.put(risk.id() + " off", usual.withRisk(risk.id(), RiskSetting.OFF));
             variations.put(risk.id() + " answered", usual.withRisk(risk.id(), RiskSetting.AFTER_RESPONSE));
+            variations.put(risk.id() + " unanswered", usual.withRisk(risk.id(), RiskSetting.UNANSWERED));
             variations.put(risk.id() + " as it is", usual.withRisk(risk.id(), RiskSetting.CURRENT));
             variations.put(risk.id() + " of mean size", usual.holding(new Input.Key(Input.Kind.IMPACT, risk.id(), 0)));
         }

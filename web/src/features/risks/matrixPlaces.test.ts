@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { SchemeView } from "../../shared/api/client";
 import { A_RESPONSE, aRisk, anEffect } from "../../test/aRisk";
-import { along, beyondCounts, compared, matrixSentence, placed, quantified } from "./matrix";
+import { along, beyondCounts, compared, matrixSentence, placed, quantified } from "./matrixPlaces";
 
 const scheme: SchemeView = {
   chance: [
