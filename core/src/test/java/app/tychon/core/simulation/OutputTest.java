@@ -6,12 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
+import app.tychon.core.model.Action;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.money.ResponseActions;
 import app.tychon.core.simulation.result.BranchResult;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.result.RunResult;
@@ -53,9 +55,15 @@ class OutputTest {
         Output project = Outputs.of(plan, SETTINGS, SETTINGS.iterations(), Plan.PROJECT, RunMonitor.NONE);
         assertThat(project.finish()).isEqualTo(run.finish());
         assertThat(project.start()).isEqualTo(run.start());
+        // What responses cost stands on nothing, decided or not.
+        double responses = run.cost().actions()
+                + ResponseActions.decided(plan.network().plan()).stream()
+                        .mapToDouble(Action::cost)
+                        .sum();
+        assertThat(responses).isPositive();
         double[] totals = run.cost().totals();
         for (int i = 0; i < totals.length; i++) {
-            assertThat(project.cost()[i] + run.cost().actions()).isCloseTo(totals[i], within(1e-6 * totals[i]));
+            assertThat(project.cost()[i] + responses).isCloseTo(totals[i], within(1e-6 * totals[i]));
         }
     }
 

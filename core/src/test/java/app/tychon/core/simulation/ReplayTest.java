@@ -177,7 +177,7 @@ class ReplayTest {
     @Test
     void aSmallPlanWithSomethingOfEveryKindSimulates() {
         RunResult run = run(WholePlan.plan(), 1000, 2);
-        assertThat(run.risks()).hasSize(2);
+        assertThat(run.risks()).hasSize(3);
         IntPredicate later = i -> run.finish()[i] > run.planFinish();
         assertThat(IntStream.range(0, 1000).filter(later).count()).isBetween(700L, 1000L);
         assertThat(run.outputs()).extracting(Output::id).containsExactly("W", "A");
