@@ -2,7 +2,9 @@ import { Dialog, Portal } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import { useMatch, useNavigate } from "react-router";
 import { usePlan } from "../shared/api/plan";
+import { useRegister } from "../shared/api/risks";
 import { useProjects } from "../shared/api/projects";
+import { selectRisk } from "../shared/risks/registerKey";
 import { reveal } from "../shared/planGrid/reveal";
 import { useCommands } from "../shared/stage/commands";
 import { Picker } from "../shared/ui/Picker";
@@ -15,6 +17,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const match = useMatch("/projects/:projectId/:stage");
   const project = match?.params.projectId ?? "";
   const plan = usePlan(project).data;
+  const register = useRegister(project, plan?.project.revision ?? 0);
   const projects = useProjects();
   const offered = useCommands((state) => state.offered);
   const stage = match?.params.stage;
@@ -22,9 +25,14 @@ export function Palette({ onClose }: { onClose: () => void }) {
     () =>
       itemsFor(text, {
         plan,
+        risks: register.data?.risks,
         projects: projects.data ?? [],
         offered,
         go: (address) => void navigate(address),
+        onRisk: (risk) => {
+          selectRisk(project, risk);
+          void navigate(`/projects/${project}/risks`);
+        },
         onRow: (row) => {
           if (!plan) return;
           reveal(plan, row);
@@ -32,7 +40,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
             void navigate(`/projects/${plan.project.id}/odds?of=${encodeURIComponent(row)}`);
         },
       }),
-    [text, plan, projects.data, offered, navigate, stage],
+    [text, plan, project, register.data, projects.data, offered, navigate, stage],
   );
   return (
     <Dialog.Root

@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from "vitest";
 import type { PlanView, ProjectSummary } from "../shared/api/client";
+import { aRisk } from "../test/aRisk";
 import { itemsFor } from "./paletteItems";
 
 const plan = {
@@ -18,6 +19,7 @@ const known = (over = {}) => ({
   offered: { Plan: [{ id: "cal", label: "Calendars…", run: vi.fn() }] },
   go: vi.fn(),
   onRow: vi.fn(),
+  onRisk: vi.fn(),
   ...over,
 });
 
@@ -55,5 +57,13 @@ describe("what a search finds", () => {
     expect(itemsFor("s", known({ plan: undefined, offered: {} })).some((item) => item.group === "Rows")).toBe(
       false,
     );
+  });
+
+  it("is risks, too", () => {
+    const onRisk = vi.fn();
+    const [found] = itemsFor("storm", known({ risks: [aRisk("R03", { title: "Storms" })], onRisk }));
+    expect(found).toMatchObject({ code: "R03", label: "Storms", group: "Risks" });
+    found?.run();
+    expect(onRisk).toHaveBeenCalledWith("R03");
   });
 });

@@ -1,4 +1,4 @@
-import type { PlanView, ProjectSummary } from "../shared/api/client";
+import type { PlanView, ProjectSummary, RiskView } from "../shared/api/client";
 import type { Command } from "../shared/stage/commands";
 import { wordsLike } from "../shared/words/glossary";
 import { explain } from "../shared/words/wordStore";
@@ -17,10 +17,12 @@ export interface Item {
 
 interface Known {
   plan?: PlanView;
+  risks?: readonly RiskView[];
   projects: readonly ProjectSummary[];
   offered: Record<string, readonly Command[]>;
   go: (address: string) => void;
   onRow: (row: string) => void;
+  onRisk: (risk: string) => void;
 }
 
 const MOST_ROWS = 12;
@@ -32,13 +34,15 @@ const fits = (text: string, ...words: string[]) => {
   return text.split(/\s+/).every((part) => said.includes(part));
 };
 
-/** What is found for a text: commands, stages, rows, projects and words; all commands and stages while nothing is typed. */
+/** What is found for a text: commands, stages, rows, risks, projects and words; all commands and stages while nothing is typed. */
 export function itemsFor(typed: string, known: Known): Item[] {
   const text = typed.trim().toLowerCase();
   return [
     ...commands(text, known),
     ...stages(text, known),
-    ...(text === "" ? [] : [...rows(text, known), ...projects(text, known), ...words(text)]),
+    ...(text === ""
+      ? []
+      : [...rows(text, known), ...risks(text, known), ...projects(text, known), ...words(text)]),
   ];
 }
 
@@ -85,6 +89,20 @@ function rows(text: string, { plan, onRow }: Known): Item[] {
       note,
       group: "Rows",
       run: () => onRow(id),
+    }));
+}
+
+function risks(text: string, { risks: all = [], onRisk }: Known): Item[] {
+  return all
+    .filter((risk) => fits(text, risk.id, risk.title))
+    .slice(0, MOST_ROWS)
+    .map(({ id, title, kind }) => ({
+      id: `risk ${id}`,
+      code: id,
+      label: title,
+      note: kind,
+      group: "Risks",
+      run: () => onRisk(id),
     }));
 }
 

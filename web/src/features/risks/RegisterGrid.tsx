@@ -9,6 +9,7 @@ import { Grid } from "../../shared/grid/Grid";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import type { At, OwnKeys } from "../../shared/grid/types";
 import { useGridEditing } from "../../shared/grid/useGridEditing";
+import { registerKey } from "../../shared/risks/registerKey";
 import { fading } from "../../shared/ui/fading";
 import { notify } from "../../shared/ui/notify";
 import { assigned, hitBy } from "./assign";
@@ -37,8 +38,6 @@ interface Props {
   withPlan: boolean;
   onSheet: () => void;
 }
-
-export const registerKey = (project: string) => `risks ${project}`;
 
 type RegisterAt = At<RegisterRow, RegisterColumn>;
 

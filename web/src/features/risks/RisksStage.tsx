@@ -8,6 +8,7 @@ import { isShown, useColumnChoice } from "../../shared/grid/columnChoice";
 import { ColumnMenu } from "../../shared/grid/ColumnMenu";
 import { FindBar } from "../../shared/grid/FindBar";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
+import { registerKey, selectRisk } from "../../shared/risks/registerKey";
 import { useSheetStore } from "../../shared/sheet/sheetStore";
 import type { Command } from "../../shared/stage/commands";
 import { Stage } from "../../shared/stage/Stage";
@@ -19,7 +20,7 @@ import { ToolButton } from "../../shared/ui/ToolButton";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { type Arrangement, ARRANGEMENTS, RISK_FILTERS } from "./register";
 import { registerColumns } from "./registerColumns";
-import { RegisterGrid, registerKey } from "./RegisterGrid";
+import { RegisterGrid } from "./RegisterGrid";
 import { Moved, Progress } from "./RegisterSentence";
 import { SHEET_WIDTH } from "./riskWords";
 import { RISK_FAULTS, riskSentence } from "./riskCheckWords";
@@ -88,7 +89,7 @@ export function RisksStage() {
   };
   /** Shows a risk in the register, with its sheet. */
   const open = (risk: string) => {
-    useGridStore.getState().select(registerKey(id), { row: risk, column: "title" });
+    selectRisk(id, risk);
     if (!sheet.open) sheet.toggle();
     setView("register");
   };

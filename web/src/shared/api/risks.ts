@@ -22,7 +22,11 @@ const register = (project: string, revision: number) => ({
 
 /** The register, as of a revision of the plan. */
 export function useRegister(project: string, revision: number) {
-  return useQuery({ ...register(project, revision), placeholderData: keepPreviousData });
+  return useQuery({
+    ...register(project, revision),
+    enabled: project !== "",
+    placeholderData: keepPreviousData,
+  });
 }
 
 /** The ways to change the register; each is done once the register is known as it is afterwards. */

@@ -2,8 +2,8 @@ import { Box } from "@chakra-ui/react";
 import { Link } from "react-router";
 import type { ActivityView, PlanView } from "../api/client";
 import { useRegister } from "../api/risks";
-import { useGridStore } from "../grid/gridStore";
 import { hitting } from "../risks/hitting";
+import { selectRisk } from "../risks/registerKey";
 import { ChoiceField } from "../ui/Field";
 import { SheetPart } from "./SheetPart";
 import { useActivityHandIn } from "./useHandIn";
@@ -24,10 +24,7 @@ export function RisksPart({ plan, activity }: { plan: PlanView; activity: Activi
     <SheetPart title="Risks that strike it">
       {hits.map((risk) => (
         <Box key={risk.id} mb="1" data-hit={risk.id}>
-          <Link
-            to={`/projects/${id}/risks`}
-            onClick={() => useGridStore.getState().select(`risks ${id}`, { row: risk.id, column: "title" })}
-          >
+          <Link to={`/projects/${id}/risks`} onClick={() => selectRisk(id, risk.id)}>
             <Box as="span" color="risk" fontWeight="600">
               {risk.id}
             </Box>{" "}

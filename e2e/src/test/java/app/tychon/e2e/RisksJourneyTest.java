@@ -235,6 +235,24 @@ class RisksJourneyTest extends Journey {
     }
 
     @Test
+    void twoPeopleOnOneRegisterSeeEachOthersEdits() {
+        openRegister();
+        try (Browser other = new Browser()) {
+            other.open(browser.address());
+            other.read(REGISTER, WORKED_OUT);
+            browser.select("R06", "owner");
+            browser.type("Ann", Keys.ENTER);
+            other.read(Browser.cell("R06", "owner"), "Ann");
+            other.select("R06", "chance");
+            other.type("1 in 2", Keys.ENTER);
+            browser.read(Browser.cell("R06", "chance"), "50 %");
+            browser.type(Keys.chord(Keys.CONTROL, "z"));
+            browser.read(Browser.cell("R06", "owner"), "Logistics lead");
+            browser.read(Browser.cell("R06", "chance"), "50 %");
+        }
+    }
+
+    @Test
     void aSchemeIsMadeAndAScoreIsMovedByKey() {
         bringIn(DEMO.resolveSibling("garden-room.tychon.json"));
         browser.goTo("Risks");

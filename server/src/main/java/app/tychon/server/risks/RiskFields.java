@@ -8,6 +8,7 @@ import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
 import app.tychon.exchange.JsonCursor;
 import app.tychon.exchange.RiskJson;
+import app.tychon.exchange.Words;
 import app.tychon.exchange.risks.ChanceText;
 import app.tychon.exchange.risks.EffectText;
 import app.tychon.exchange.risks.EffectText.About;
@@ -97,6 +98,7 @@ final class RiskFields {
             }
         });
         leaveState(edit, words);
+        leaveKind(risk, edit, words);
         Risk read = RiskJson.read(JsonCursor.at(words, pointer, problems));
         return texts(read, JsonCursor.at(edit, pointer, problems));
     }
@@ -109,6 +111,14 @@ final class RiskFields {
         }
         if (edit.has("state") && !state.equals("occurred") && !edit.has("occurred")) {
             words.remove("occurred");
+        }
+    }
+
+    /** What is meant to be done about a threat is seldom what is meant about an opportunity. */
+    private static void leaveKind(Risk risk, JsonNode edit, ObjectNode words) {
+        boolean other = edit.has("kind") && !edit.get("kind").asText().equals(Words.of(risk.kind()));
+        if (other && !edit.has("strategy") && !words.path("strategy").asText().equals("accept")) {
+            words.remove("strategy");
         }
     }
 

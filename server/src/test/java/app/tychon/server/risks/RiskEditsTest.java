@@ -13,6 +13,7 @@ import app.tychon.core.model.Activity;
 import app.tychon.core.model.CombineRisks;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
+import app.tychon.core.model.Strategy;
 import app.tychon.server.edits.EditedPlanTest;
 import com.fasterxml.jackson.databind.JsonNode;
 import org.junit.jupiter.api.Test;
@@ -144,6 +145,14 @@ class RiskEditsTest extends EditedPlanTest {
         assertThat(read(at("/risks")).has("scheme")).isFalse();
         accepted(post(at("/undo")), "");
         assertThat(read(at("/risks")).has("scheme")).isTrue();
+    }
+
+    @Test
+    void anotherKindLeavesAStrategyThatDoesNotSuitIt() throws Exception {
+        assertThat(risk("R01").entry().strategy()).isPresent();
+        edit("[{\"id\":\"R01\",\"kind\":\"opportunity\"},{\"id\":\"R12\",\"kind\":\"opportunity\"}]");
+        assertThat(risk("R01").entry().strategy()).isEmpty();
+        assertThat(risk("R12").entry().strategy()).contains(Strategy.ACCEPT);
     }
 
     @Test
