@@ -43,7 +43,17 @@ export function ExposureView({ plan, risks }: { plan: PlanView; risks: readonly 
         <Box flex="1" fontSize="19px" fontWeight="600" lineHeight="1.3" data-testid="exposure">
           {sentence}
         </Box>
-        <TakeOutMenu chart={chart} name="exposure" title={sentence} tables={[]} />
+        <TakeOutMenu
+          chart={chart}
+          name="exposure"
+          title={sentence}
+          tables={[
+            {
+              label: "The steps as a table (CSV)",
+              href: `/api/projects/${id}/risks/exposure.csv?risk=${encodeURIComponent(risk)}`,
+            },
+          ]}
+        />
       </Flex>
       <Flex gap="4" align="center" color="softInk" mb="1" wrap="wrap">
         <Select

@@ -10,7 +10,7 @@ import { OddsChart } from "../../shared/odds/OddsChart";
 import type { Line } from "../../shared/odds/place";
 import { amountQuantity, chanceOnCurve, type Quantity, type Reading } from "../../shared/odds/quantity";
 import { Notice } from "../../shared/ui/Notice";
-import { categoryName, lossSentence } from "./lossWords";
+import { categoryName, lossSentence, shareWords } from "./lossWords";
 
 const LEVELS = [50, 80, 90, 95, 99];
 const Select = chakra("select");
@@ -211,7 +211,7 @@ function Categories({ losses, currency, chosen, onChoose }: CategoriesProps) {
               <Box {...number}>{money(row.expected)}</Box>
               <Box {...number}>{money(row.p80)}</Box>
               <Box {...number}>{money(row.p95)}</Box>
-              <Box {...number}>{formatChance(Math.max(0, row.share))}</Box>
+              <Box {...number}>{shareWords(row.share)}</Box>
             </Box>
           ))}
           <Box as="tr" borderTopWidth="1px" borderColor="line" color="softInk">

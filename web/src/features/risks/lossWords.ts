@@ -15,3 +15,6 @@ export function lossSentence(quantity: Quantity, reading: Reading, name: string,
     currency,
   )} beyond that.`;
 }
+
+/** A share of the whole; gains have one below zero, so that all add up. */
+export const shareWords = (share: number) => (share < 0 ? `−${formatChance(-share)}` : formatChance(share));

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { RegisterPreview, RiskMoves } from "../../shared/api/client";
 import { aPlan } from "../../test/aPlan";
 import { A_RESPONSE, aRisk } from "../../test/aRisk";
-import { categoryName } from "./lossWords";
+import { categoryName, shareWords } from "./lossWords";
 import { registerColumns } from "./registerColumns";
 import { countsOf, keyOf, mendedLines } from "./registerFile";
 import { pasted } from "./registerPaste";
@@ -98,4 +98,8 @@ it("categories have names, the whole and none too", () => {
     "Without a category",
     "Site/Weather",
   ]);
+});
+
+it("shares of gains stand below zero", () => {
+  expect([shareWords(0.58), shareWords(-0.06)]).toEqual(["58 %", "−6 %"]);
 });

@@ -282,6 +282,10 @@ class RisksJourneyTest extends Journey {
         browser.see("[data-mark='R01']").sendKeys(Keys.ARROW_UP);
         browser.readAll("[aria-label='Score and effect'] td", "9");
         assertThat(place("R01")).isNotEqualTo(before);
+        browser.dragOnto("[data-mark='R01']", "[data-cell='2 5']");
+        browser.readAll("[aria-label='Score and effect'] td", "10");
+        browser.see("[data-cell='1 1']").click();
+        browser.read("[aria-label='rare, level 1']", "Nothing lies there.");
     }
 
     @Test

@@ -1,5 +1,6 @@
 package app.tychon.server.losses;
 
+import app.tychon.server.losses.ExposureView.ExposureStep;
 import app.tychon.server.odds.Odds;
 import app.tychon.server.web.Download;
 import java.io.ByteArrayOutputStream;
@@ -72,9 +73,36 @@ class LossesController {
         for (int i = 0; i < values.length; i++) {
             text.append(i).append(',').append(values[i]).append('\n');
         }
+        return csv(text, "losses.csv");
+    }
+
+    /** Both stairs, step by step: {@code decided} or {@code all}, and what holds from the day on. */
+    @GetMapping("/exposure.csv")
+    ResponseEntity<byte[]> downloadExposure(@PathVariable UUID id, @RequestParam(defaultValue = "") String risk) {
+        ExposureView view = exposure.view(id, risk);
+        StringBuilder text = new StringBuilder(
+                "responses,from,days,daysAtP%d,money,moneyAtP%d,because\n".formatted(view.level(), view.level()));
+        rows("decided", view.decided(), text);
+        rows("all", view.all(), text);
+        return csv(text, "exposure.csv");
+    }
+
+    private static void rows(String responses, List<ExposureStep> steps, StringBuilder text) {
+        for (ExposureStep step : steps) {
+            text.append(responses).append(',').append(step.from());
+            for (double value : new double[] {step.days(), step.daysAt(), step.money(), step.moneyAt()}) {
+                text.append(',').append(value);
+            }
+            text.append(",\"")
+                    .append(String.join(" ", step.because()).replace("\"", "\"\""))
+                    .append("\"\n");
+        }
+    }
+
+    private static ResponseEntity<byte[]> csv(StringBuilder text, String name) {
         ByteArrayOutputStream file = new ByteArrayOutputStream();
         file.writeBytes(text.toString().getBytes(StandardCharsets.UTF_8));
-        return Download.of(file, "text/csv;charset=UTF-8", "losses.csv");
+        return Download.of(file, "text/csv;charset=UTF-8", name);
     }
 
     /** How the exposure falls as actions are completed and dates pass; of one {@code risk}, or of all. */

@@ -211,6 +211,13 @@ class RiskEditsTest extends EditedPlanTest {
         JsonNode steps = exposure.get("decided");
         assertThat(steps.get(0).get("daysAt").asDouble())
                 .isGreaterThan(steps.get(steps.size() - 1).get("daysAt").asDouble());
+        String table = http.perform(get(at("/risks/exposure.csv")))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(table).startsWith("responses,from,days,daysAtP80,money,moneyAtP80,because\ndecided,2027-03-01,");
+        assertThat(table.lines()).hasSize(1 + steps.size() + exposure.get("all").size());
         http.perform(get(at("/risks/losses?category=Nowhere"))).andExpect(status().isNotFound());
     }
 
