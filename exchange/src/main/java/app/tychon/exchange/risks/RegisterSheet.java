@@ -4,7 +4,6 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Recurrence;
 import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
-import app.tychon.core.model.Score;
 import app.tychon.exchange.JsonText;
 import app.tychon.exchange.RiskJson;
 import app.tychon.exchange.Words;
@@ -18,7 +17,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.TreeMap;
 
 /** A risk register as a table, which {@link RegisterReader} reads back unchanged. */
 public final class RegisterSheet {
@@ -74,9 +72,8 @@ public final class RegisterSheet {
             case MONEY -> EffectText.of(risk.impacts(), About.MONEY);
             case FROM -> risk.entry().from().map(Object::toString).orElse("");
             case TO -> risk.entry().to().map(Object::toString).orElse("");
-            case SCORE -> risk.entry().score().map(RegisterSheet::score).orElse("");
-            case SCORE_AFTER ->
-                risk.entry().scoreAfter().map(RegisterSheet::score).orElse("");
+            case SCORE -> risk.entry().score().map(ScoreText::of).orElse("");
+            case SCORE_AFTER -> risk.entry().scoreAfter().map(ScoreText::of).orElse("");
             case STRATEGY -> risk.entry().strategy().map(Words::of).orElse("");
             case CHANCE_AFTER ->
                 response.map(r -> ChanceText.of(
@@ -90,15 +87,6 @@ public final class RegisterSheet {
             case NOTES -> risk.entry().notes();
             case MORE -> more(risk);
         };
-    }
-
-    private static String score(Score score) {
-        List<String> parts = new ArrayList<>();
-        if (score.chance() > 0) {
-            parts.add("chance " + score.chance());
-        }
-        new TreeMap<>(score.effects()).forEach((kind, level) -> parts.add(kind + " " + level));
-        return String.join(", ", parts);
     }
 
     /** What cells do not say, whole: a response with its actions, and whatever recurs, depends, has occurred, or is history. */

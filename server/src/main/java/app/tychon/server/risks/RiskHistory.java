@@ -8,6 +8,7 @@ import app.tychon.exchange.RiskJson;
 import app.tychon.exchange.risks.ChanceText;
 import app.tychon.exchange.risks.EffectText;
 import app.tychon.exchange.risks.EffectText.About;
+import app.tychon.exchange.risks.ScoreText;
 import app.tychon.server.edits.ObjectEdit;
 import jakarta.annotation.Nullable;
 import java.time.Instant;
@@ -64,7 +65,10 @@ record RiskHistory(long revision, Instant at, boolean own, String what, List<Fie
         said.put("Consequence", entry.consequence());
         said.put("Strategy", entry.strategy().map(RiskHistory::word).orElse(""));
         said.put("Response", risk.response().map(RiskHistory::response).orElse(""));
-        said.put("Score", entry.score().map(Object::toString).orElse(""));
+        said.put("Score", entry.score().map(ScoreText::of).orElse(""));
+        said.put("Score after response", entry.scoreAfter().map(ScoreText::of).orElse(""));
+        said.put("Depends", risk.onlyIf().map(RiskHistory::condition).orElse(""));
+        said.put("One of", risk.exclusiveGroup().orElse(""));
         said.put("Notes", entry.notes());
         return said;
     }
@@ -80,6 +84,10 @@ record RiskHistory(long revision, Instant at, boolean own, String what, List<Fie
                 + EffectText.of(response.impacts(), About.MONEY) + ", "
                 + response.actions().size()
                 + (response.actions().size() == 1 ? " action" : " actions");
+    }
+
+    private static String condition(Risk.Condition condition) {
+        return "only if " + condition.risk() + (condition.occurs() ? " occurred" : " did not occur");
     }
 
     private static String word(Enum<?> value) {

@@ -135,6 +135,8 @@ class RiskEditsTest extends EditedPlanTest {
         edit("[{\"id\":\"R01\",\"score\":{\"chance\":3,\"time\":5}}]");
         assertThat(seen("R01").at("/score/product").asInt()).isEqualTo(15);
         assertThat(seen("R01").at("/score/beyond").asBoolean()).isTrue();
+        assertThat(read(at("/risks/R01/history")).at("/0/fields/0/after").asText())
+                .isEqualTo("chance 3, time 5");
         refuse(patch(at("/risks")), "[{\"id\":\"R01\",\"score\":{\"chance\":7}}]", "/0/score", "from 1 to 5");
         refuse(
                 put(at("/scheme")),
