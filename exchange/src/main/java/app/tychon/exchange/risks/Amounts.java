@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 
 /** Numbers as people write them: 12, −8, 2,5, 110 000, 25k, 1.2m. */
 final class Amounts {
-    private static final Pattern FORM = Pattern.compile("([+-]?)(\\d{1,15}(?:[.,]\\d{1,12})?|[.,]\\d{1,12})([km]?)");
+    private static final Pattern FORM = Pattern.compile("([+-]?)(\\d{1,20}(?:[.,]\\d{1,400})?|[.,]\\d{1,400})([km]?)");
     private static final Pattern GROUPED = Pattern.compile("[1-9]\\d{0,2}([, '\u2019\u00a0\u202f]\\d{3})+");
     private static final BigDecimal THOUSAND = BigDecimal.valueOf(1000);
 

@@ -124,9 +124,7 @@ public final class RegisterReader {
     }
 
     private String cell(Row row, RiskColumn column) {
-        String text = columns.containsKey(column) ? row.cell(columns.get(column)) : "";
-        // Text files keep what looks like a formula behind an apostrophe.
-        return text.matches("(?s)'[=+@-].*") ? text.substring(1) : text;
+        return columns.containsKey(column) ? row.cell(columns.get(column)) : "";
     }
 
     private void problem(Row row, RiskColumn column, String message) {

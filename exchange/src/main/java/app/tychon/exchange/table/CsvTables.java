@@ -71,7 +71,7 @@ public final class CsvTables {
                     + "%,d columns; at most %,d are read.".formatted(last, Tables.MOST_COLUMNS)
                     + " Export the columns that are needed alone.");
         }
-        return last == record.size() ? record.toList() : record.toList().subList(0, last);
+        return record.stream().limit(last).map(FormulaGuard::plain).toList();
     }
 
     private static String text(byte[] bytes) throws UnreadableTableException {

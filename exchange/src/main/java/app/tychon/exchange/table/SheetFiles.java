@@ -9,6 +9,7 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -19,8 +20,8 @@ import org.dhatim.fastexcel.Worksheet;
 public final class SheetFiles {
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
     private static final String INDENT = "   ";
-    /** Texts that begin so are taken for formulas by spreadsheets: the signs, also in full width, a tab, a return. */
-    private static final String FORMULA_STARTS = "=+-@\t\r\uFF1D\uFF0B\uFF0D\uFF20";
+    /** As many characters as a cell of a workbook holds. */
+    private static final int LONGEST_CELL = 32_767;
 
     private SheetFiles() {}
 
@@ -37,18 +38,19 @@ public final class SheetFiles {
     }
 
     private static String text(Optional<Object> cell) {
-        return cell.map(value -> value instanceof LocalDateTime date ? MINUTE.format(date) : harmless(value.toString()))
+        return cell.map(value -> value instanceof LocalDateTime date
+                        ? MINUTE.format(date)
+                        : FormulaGuard.guarded(value.toString()))
                 .orElse("");
     }
 
-    /** What somebody typed as a name must not run as a formula on somebody else's machine. */
-    private static String harmless(String text) {
-        boolean looksLikeFormula = !text.isEmpty() && FORMULA_STARTS.indexOf(text.charAt(0)) >= 0;
-        return looksLikeFormula && !text.matches("-?[\\d.]+") ? "'" + text : text;
-    }
-
-    /** Writes a workbook of one sheet, dates as dates, and the header in view; the stream stays open. */
+    /**
+     * Writes a workbook of one sheet, dates as dates, and the header in view; the stream stays open.
+     *
+     * @throws IllegalArgumentException for a text that no cell of a workbook can hold; nothing is written then
+     */
     public static void xlsx(Sheet from, OutputStream out) throws IOException {
+        refuseTooLong(from);
         try (Workbook workbook = new Workbook(out, "Tychon", "1.0")) {
             Worksheet sheet = workbook.newWorksheet(from.title());
             int last = from.columns().size() - 1;
@@ -63,6 +65,20 @@ public final class SheetFiles {
             }
             if (!from.lines().isEmpty()) {
                 sheet.setAutoFilter(0, 0, from.lines().size(), last);
+            }
+        }
+    }
+
+    private static void refuseTooLong(Sheet from) {
+        for (int i = 0; i < from.lines().size(); i++) {
+            List<Optional<Object>> cells = from.lines().get(i).cells();
+            for (int c = 0; c < cells.size(); c++) {
+                int length = cells.get(c).map(Object::toString).orElse("").length();
+                if (length > LONGEST_CELL) {
+                    throw new IllegalArgumentException(
+                            "Row %,d, %s: a cell of a spreadsheet holds at most %,d characters; this has %,d. Take the table out as text (CSV)."
+                                    .formatted(i + 2, from.columns().get(c).title(), LONGEST_CELL, length));
+                }
             }
         }
     }

@@ -18,6 +18,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -106,6 +107,31 @@ class EffectTextTest {
                         .isEqualTo(own);
             }
         });
+    }
+
+    @Test
+    void effectsMadeByChanceAreReadAsTheSame() {
+        Random random = new Random(5);
+        for (int i = 0; i < 500; i++) {
+            double[] points = random.doubles(3, 0.2, 3).sorted().toArray();
+            Shape shape =
+                    switch (i % 4) {
+                        case 0 -> new Shape.Fixed(points[0]);
+                        case 1 -> new Shape.Uniform(points[0], points[2]);
+                        case 2 -> new Shape.Triangular(points[0], points[1], points[2], Ends.LIMITS);
+                        default -> new Shape.Triangular(points[0], points[1], points[2], new Ends(0.1, 0.9));
+                    };
+            Impact days = impact(Effect.ADD_TIME, shape, Basis.DAYS, "S20", "S30");
+            Impact slower = impact(Effect.SCALE_TIME, shape, Basis.FACTOR, "E");
+            List<Impact> time = List.of(days, slower);
+            assertThat(EffectText.read(EffectText.of(time, About.TIME), About.TIME, targets))
+                    .isEqualTo(time);
+            List<Impact> money = List.of(
+                    impact(Effect.ADD_COST, shape, Basis.MONEY, "K22"),
+                    impact(Effect.SCALE_COST, shape, Basis.FACTOR, "K32"));
+            assertThat(EffectText.read(EffectText.of(money, About.MONEY), About.MONEY, targets))
+                    .isEqualTo(money);
+        }
     }
 
     @ParameterizedTest

@@ -1,9 +1,12 @@
 package app.tychon.server.risks;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import app.tychon.core.model.Plan;
@@ -64,6 +67,36 @@ class RegisterFileTest extends EditedPlanTest {
         assertThat(plan().risks()).isEmpty();
         sent("/risks/file", file);
         assertThat(plan().risks()).isEqualTo(before.risks());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"risks.csv", "risks.xlsx"})
+    void oddTextsAndShapesComeInAgainUnchanged(String name) throws Exception {
+        accepted(
+                patch(at("/risks")),
+                """
+                [{"id": "X1", "add": true, "title": "=cmd|'x'!A1", "cause": "+1, \\"quoted\\"; and a \\u20ac", "owner": "@night shift",
+                  "chance": "1 in 3", "time": "2..4..9d on E90, I10 each; 10..40% on S20", "money": "-20000..-5000 on K22",
+                  "kind": "opportunity", "category": "Site/Weather, bad", "notes": "First line\\nsecond; line, with \\"marks\\""},
+                 {"id": "x-2", "add": true, "title": "'=quoted already", "chance": "0.05 %", "state": "closed",
+                  "closedBecause": "-", "from": "2027-05-01", "to": "2027-09-30"}]
+                """);
+        Plan before = plan();
+        byte[] file = download(name);
+        accepted(post(at("/risks/remove")), "{\"risks\":[\"X1\",\"x-2\"]}");
+        assertThat(plan().risks()).hasSize(16);
+        sent("/risks/file", file);
+        assertThat(plan().risks()).isEqualTo(before.risks());
+    }
+
+    @Test
+    void notesLongerThanACellAreToldAndGoOutAsText() throws Exception {
+        accepted(patch(at("/risks")), "[{\"id\":\"R01\",\"notes\":\"" + "x".repeat(40_000) + "\"}]");
+        http.perform(get(at("/risks.xlsx")))
+                .andExpect(status().isUnprocessableEntity())
+                .andExpect(jsonPath("$.detail").value(containsString("Row 2, Notes")));
+        assertThat(sent("/risks/file/preview", download("risks.csv")).get("problems"))
+                .isEmpty();
     }
 
     @Test

@@ -2,6 +2,7 @@ package app.tychon.server.risks;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
@@ -16,6 +17,7 @@ import app.tychon.core.model.Risk;
 import app.tychon.core.model.Strategy;
 import app.tychon.server.edits.EditedPlanTest;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
 
@@ -220,7 +222,35 @@ class RiskEditsTest extends EditedPlanTest {
                 .getContentAsString();
         assertThat(table).startsWith("responses,from,days,daysAtP80,money,moneyAtP80,because\ndecided,2027-03-01,");
         assertThat(table.lines()).hasSize(1 + steps.size() + exposure.get("all").size());
+        http.perform(get(at("/risks/losses?levels=101"))).andExpect(status().isUnprocessableEntity());
         http.perform(get(at("/risks/losses?category=Nowhere"))).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void theTableOfLossesHasEveryFutureAndReadsBothWays() throws Exception {
+        for (String query : new String[] {"?time=false", "?time=true&category=Authorities"}) {
+            JsonNode view = read(at("/risks/losses" + query));
+            double[] losses = http.perform(get(at("/risks/losses.csv" + query)))
+                    .andExpect(status().isOk())
+                    .andReturn()
+                    .getResponse()
+                    .getContentAsString()
+                    .lines()
+                    .skip(1)
+                    .mapToDouble(line -> Double.parseDouble(line.substring(line.indexOf(',') + 1)))
+                    .sorted()
+                    .toArray();
+            assertThat(Arrays.stream(losses).average().orElseThrow())
+                    .isCloseTo(view.at("/odds/mean").asDouble(), withinPercentage(1e-6));
+            double middle = losses[losses.length / 2];
+            double chance = read(at("/risks/losses/reading" + query + "&value=" + middle))
+                    .get("chance")
+                    .asDouble();
+            assertThat(chance)
+                    .isCloseTo(
+                            Arrays.stream(losses).filter(loss -> loss <= middle).count() / (double) losses.length,
+                            within(1e-3));
+        }
     }
 
     @Test
