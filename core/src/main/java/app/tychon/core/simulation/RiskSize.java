@@ -4,7 +4,6 @@ import app.tychon.core.model.Basis;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Impact;
-import app.tychon.core.model.Plan;
 import app.tychon.core.model.Recurrence;
 import app.tychon.core.model.Risk;
 import app.tychon.core.schedule.ForwardPass;
@@ -135,13 +134,4 @@ public record RiskSize(double chance, double days, double money) {
     }
 
     private static final double DAYS_A_YEAR = 365.25;
-
-    /** Sizes the risks of a plan, each as it is before its response. */
-    public static Map<String, RiskSize> of(Network network) {
-        Sizing sizing = new Sizing(network);
-        Map<String, RiskSize> sizes = new HashMap<>();
-        Plan plan = network.plan();
-        plan.risks().forEach(risk -> sizes.put(risk.id(), sizing.of(risk)));
-        return sizes;
-    }
 }

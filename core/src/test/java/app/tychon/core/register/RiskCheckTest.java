@@ -7,6 +7,8 @@ import static org.assertj.core.groups.Tuple.tuple;
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.model.Acceptance;
 import app.tychon.core.model.Action;
+import app.tychon.core.model.Basis;
+import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.RegisterEntry;
 import app.tychon.core.model.Response;
@@ -116,6 +118,31 @@ class RiskCheckTest {
                 .containsExactly(RiskFault.DEAR_RESPONSE);
         assertThat(RiskCheck.of(network, Map.of("K", new Worth(-4, 4000)))).isEmpty();
         assertThat(RiskCheck.of(network, Map.of("K", new Worth(0, -100)))).isEmpty();
+    }
+
+    /** A word of one piece of work tells that its range has the risk in it; a word that names much of the plan does not. */
+    @Test
+    void anEffectThatAWideRangeSpeaksOfIsFound() {
+        Risk fog = sound("K").withTitle("Thick fogbanks over the pier");
+        assertThat(check(wide("Pour the pier above the fogbank").risk(fog).build()))
+                .extracting(RiskFinding::fault)
+                .containsExactly(RiskFault.COUNTED_TWICE);
+        assertThat(check(wide("Pour the foundation").risk(fog).build())).isEmpty();
+        Plan common = wide("Pour the pier above the fogbank").risk(fog).build();
+        assertThat(check(common.withActivities(common.activities().stream()
+                        .map(activity -> activity.withName("Fogbank " + activity.id()))
+                        .toList())))
+                .isEmpty();
+    }
+
+    private static PlanBuilder wide(String name) {
+        return new PlanBuilder()
+                .task("A", 10)
+                .last(a ->
+                        a.withName(name).withEstimate(Optional.of(new Estimate(new Shape.Uniform(2, 20), Basis.DAYS))))
+                .task("B", 10)
+                .task("C", 5)
+                .task("D", 5);
     }
 
     @Test

@@ -5,17 +5,20 @@ import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
 import app.tychon.exchange.JsonText;
 import app.tychon.exchange.RiskJson;
+import app.tychon.exchange.Words;
 import app.tychon.exchange.risks.ChanceText;
 import app.tychon.exchange.risks.EffectText;
 import app.tychon.exchange.risks.EffectText.About;
 import app.tychon.exchange.risks.ScoreText;
 import app.tychon.server.edits.ObjectEdit;
 import jakarta.annotation.Nullable;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -54,7 +57,7 @@ record RiskHistory(long revision, Instant at, boolean own, String what, List<Fie
         RegisterEntry entry = risk.entry();
         said.put("State", state(risk));
         said.put("Title", risk.title());
-        said.put("Kind", word(risk.kind()));
+        said.put("Kind", Words.of(risk.kind()));
         said.put("Chance", ChanceText.of(risk));
         said.put("Effect on time", EffectText.of(risk.impacts(), About.TIME));
         said.put("Effect on money", EffectText.of(risk.impacts(), About.MONEY));
@@ -63,10 +66,13 @@ record RiskHistory(long revision, Instant at, boolean own, String what, List<Fie
         said.put("Cause", entry.cause());
         said.put("Event", entry.event());
         said.put("Consequence", entry.consequence());
-        said.put("Strategy", entry.strategy().map(RiskHistory::word).orElse(""));
+        said.put("Strategy", entry.strategy().map(Words::of).orElse(""));
         said.put("Response", risk.response().map(RiskHistory::response).orElse(""));
         said.put("Score", entry.score().map(ScoreText::of).orElse(""));
         said.put("Score after response", entry.scoreAfter().map(ScoreText::of).orElse(""));
+        said.put("From", entry.from().map(LocalDate::toString).orElse(""));
+        said.put("To", entry.to().map(LocalDate::toString).orElse(""));
+        said.put("Took", entry.occurred().map(RiskHistory::took).orElse(""));
         said.put("Depends", risk.onlyIf().map(RiskHistory::condition).orElse(""));
         said.put("One of", risk.exclusiveGroup().orElse(""));
         said.put("Notes", entry.notes());
@@ -75,7 +81,7 @@ record RiskHistory(long revision, Instant at, boolean own, String what, List<Fie
 
     private static String state(Risk risk) {
         String because = risk.entry().closedBecause();
-        return word(risk.state()) + (because.isEmpty() ? "" : ", because " + because);
+        return Words.of(risk.state()) + (because.isEmpty() ? "" : ", because " + because);
     }
 
     private static String response(Response response) {
@@ -90,7 +96,14 @@ record RiskHistory(long revision, Instant at, boolean own, String what, List<Fie
         return "only if " + condition.risk() + (condition.occurs() ? " occurred" : " did not occur");
     }
 
-    private static String word(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT);
+    private static String took(RegisterEntry.Occurrence occurred) {
+        return "on " + occurred.on() + ", %s days, %s money".formatted(plain(occurred.days()), plain(occurred.money()));
+    }
+
+    private static String plain(double number) {
+        return new BigDecimal(number)
+                .setScale(2, RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
     }
 }

@@ -18,6 +18,8 @@ import app.tychon.core.model.Strategy;
 import app.tychon.server.edits.EditedPlanTest;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
 
@@ -251,6 +253,42 @@ class RiskEditsTest extends EditedPlanTest {
                             Arrays.stream(losses).filter(loss -> loss <= middle).count() / (double) losses.length,
                             within(1e-3));
         }
+    }
+
+    @Test
+    void whatTheRiskCheckFindsIsMendedOrAcceptedWithAReason() throws Exception {
+        edit("[{\"id\":\"X1\",\"add\":true,\"title\":\"Late papers\",\"chance\":\"0\",\"time\":\"5d on S30\"}]");
+        assertThat(found("X1")).containsOnlyKeys("noChance", "noOwner");
+        String about = "\"on\":[\"X1\"]}";
+        accepted(post(at("/check/fix")), "{\"check\":\"noChance\"," + about);
+        assertThat(risk("X1").state()).isEqualTo(Risk.State.CLOSED);
+        assertThat(risk("X1").entry().closedBecause()).isEqualTo("its chance is nothing");
+        accepted(post(at("/undo")), "");
+        accepted(post(at("/check/accept")), "{\"check\":\"noOwner\",\"reason\":\"the board owns it\"," + about);
+        assertThat(found("X1").get("noOwner")).isEqualTo("the board owns it");
+        assertThat(plan().accepted()).anyMatch(a -> a.on().equals("X1"));
+    }
+
+    /** Faults of a risk, each with the reason why it is none; empty where nobody gave one. */
+    private Map<String, String> found(String risk) throws Exception {
+        Map<String, String> found = new HashMap<>();
+        for (JsonNode finding : read(at("/check/risks")).get("findings")) {
+            if (finding.get("on").asText().equals(risk)) {
+                found.put(
+                        finding.get("check").asText(), finding.path("accepted").asText(""));
+            }
+        }
+        return found;
+    }
+
+    @Test
+    void whatAnOccurredRiskTookIsInItsHistory() throws Exception {
+        edit(
+                "[{\"id\":\"R06\",\"state\":\"occurred\",\"occurred\":{\"on\":\"2027-04-02\",\"days\":3.5,\"money\":12000}}]");
+        JsonNode fields = read(at("/risks/R06/history")).at("/0/fields");
+        assertThat(fields)
+                .extracting(f -> f.get("field").asText() + ": " + f.get("after").asText())
+                .contains("State: occurred", "Took: on 2027-04-02, 3.5 days, 12000 money");
     }
 
     @Test

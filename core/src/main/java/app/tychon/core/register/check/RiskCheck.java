@@ -36,9 +36,8 @@ public final class RiskCheck {
     private static final double A_DAY = 0.5;
 
     private static final Pattern WORDS = Pattern.compile("[^\\p{L}]+");
-    /** Words of the trade, which stand in every name. */
-    private static final Set<String> COMMON =
-            Set.of("mirro", "mount", "instr", "ridge", "tests", "teste", "build", "desig");
+    /** A word that names more activities than these tells what the project is about, and not one piece of work. */
+    private static final int COMMON = 3;
 
     /**
      * What a response does by simulation.
@@ -55,6 +54,7 @@ public final class RiskCheck {
     private final Map<String, Activity> activities;
     private final Estimates estimates;
     private final Optional<LocalDate> today;
+    private final Map<String, Long> named;
     private final List<RiskFinding> findings = new ArrayList<>();
 
     private RiskCheck(Network network, Map<String, Worth> worth) {
@@ -65,6 +65,9 @@ public final class RiskCheck {
         activities = plan.activities().stream().collect(Collectors.toMap(Activity::id, Function.identity()));
         estimates = Estimates.of(plan);
         today = plan.project().dataDate().map(date -> date.toLocalDate());
+        named = plan.activities().stream()
+                .flatMap(activity -> stems(activity.name()).stream())
+                .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
     }
 
     /**
@@ -177,7 +180,7 @@ public final class RiskCheck {
             }
             List<String> shared = stems(activity.name() + " " + activity.notes()).stream()
                     .filter(said::contains)
-                    .filter(stem -> !COMMON.contains(stem))
+                    .filter(stem -> named.getOrDefault(stem, 0L) <= COMMON)
                     .toList();
             if (!shared.isEmpty()) {
                 found(

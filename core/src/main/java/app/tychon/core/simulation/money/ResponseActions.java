@@ -16,9 +16,7 @@ public final class ResponseActions {
 
     /** What a variation of a plan does beyond what is decided: actions of live risks after response. */
     public static List<Action> tried(Plan plan, Variation variation) {
-        return of(
-                plan,
-                risk -> risk.isLive() && !risk.isAnswered() && variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE);
+        return of(plan, risk -> isTried(risk, variation));
     }
 
     /** What is decided on, and so a part of the plan, whatever has become of the risks. */
@@ -28,16 +26,20 @@ public final class ResponseActions {
 
     /** The same, less that of risks which a variation leaves without response. */
     static List<Action> decided(Plan plan, Variation variation) {
-        return of(plan, risk -> risk.isAnswered() && variation.of(risk.id()) != RiskSetting.UNANSWERED);
+        return of(plan, risk -> isDecided(risk, variation));
     }
 
     /** All of them that cost money in a variation. */
     public static List<Action> of(Plan plan, Variation variation) {
-        return of(
-                plan,
-                risk -> variation.of(risk.id()) != RiskSetting.UNANSWERED
-                        && (risk.isAnswered()
-                                || risk.isLive() && variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE));
+        return of(plan, risk -> isTried(risk, variation) || isDecided(risk, variation));
+    }
+
+    private static boolean isTried(Risk risk, Variation variation) {
+        return risk.isLive() && !risk.isAnswered() && variation.of(risk.id()) == RiskSetting.AFTER_RESPONSE;
+    }
+
+    private static boolean isDecided(Risk risk, Variation variation) {
+        return risk.isAnswered() && variation.of(risk.id()) != RiskSetting.UNANSWERED;
     }
 
     private static List<Action> of(Plan plan, Predicate<Risk> which) {
