@@ -13,7 +13,11 @@ export default defineConfig({
   server: { proxy: { "/api": "http://127.0.0.1:8080" } },
   test: {
     projects: [
-      { extends: true, test: { name: "words and numbers", include: ["src/**/*.test.ts"] } },
+      {
+        extends: true,
+        // They keep nothing between them, so what they share is loaded once.
+        test: { name: "words and numbers", include: ["src/**/*.test.ts"], isolate: false },
+      },
       {
         extends: true,
         test: {

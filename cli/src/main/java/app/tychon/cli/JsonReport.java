@@ -180,7 +180,7 @@ final class JsonReport {
                 node.put("regression", r.coefficient());
                 node.put("contribution", r.contribution());
             });
-            driver.swing().ifPresent(s -> node.put(swing, s / perUnit));
+            driver.swing().ifPresent(s -> node.put(swing, s.width() / perUnit));
         }
     }
 

@@ -47,6 +47,8 @@ record Report(
             case COST -> "cost";
             case OCCURRENCE -> "occurrence";
             case IMPACT -> "impact";
+            case RISK -> "risk";
+            case GROUP -> "group";
         };
     }
 

@@ -96,7 +96,7 @@ final class TextReport {
                                 .orElse("not examined"),
                         d.swing().isEmpty()
                                 ? "no figure"
-                                : figure("%,.1f", d.swing().getAsDouble() / perUnit)));
+                                : figure("%,.1f", d.swing().orElseThrow().width() / perUnit)));
     }
 
     private static String figure(String format, double value) {

@@ -10,15 +10,27 @@ import java.util.OptionalDouble;
  * @param spearman rank correlation with the output; empty where either never varied
  * @param pearson product-moment correlation with the output; empty where either never varied
  * @param regression its part in the regression; empty where it was not examined
- * @param swing mean of the output where the input is in its highest tenth, less that where it is in its lowest; of a
- *     risk's occurrence, mean where it struck less that where it did not; empty where the input never varied
+ * @param swing where the output lies at either end of the input; empty where the input never varied
  */
 public record Driver(
         Input input,
         OptionalDouble spearman,
         OptionalDouble pearson,
         Optional<Regressed> regression,
-        OptionalDouble swing) {
+        Optional<Swing> swing) {
+
+    /**
+     * Means of the output where the input is in its lowest and in its highest tenth, less its mean over all; of a risk's
+     * occurrence, where it did not strike and where it did.
+     *
+     * @param error half-width of the 95 % interval of {@link #width}
+     */
+    public record Swing(double low, double high, double error) {
+        /** Positive where more of the input makes more of the output. */
+        public double width() {
+            return high - low;
+        }
+    }
 
     /**
      * An input's part in a regression.

@@ -1,6 +1,7 @@
 package app.tychon.core.analysis;
 
 import app.tychon.core.simulation.Inputs;
+import app.tychon.core.simulation.settings.Grain;
 import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Centred;
@@ -11,7 +12,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.DoublePredicate;
 import java.util.stream.IntStream;
 
 /**
@@ -35,11 +35,13 @@ public final class Sensitivity {
             .thenComparing(m -> m.driver().input().key().impact());
 
     private final Inputs inputs;
+    private final Grain grain;
     private final RunSettings settings;
     private final int iterations;
 
-    private Sensitivity(Inputs inputs, RunSettings settings, int iterations) {
+    private Sensitivity(Inputs inputs, Grain grain, RunSettings settings, int iterations) {
         this.inputs = inputs;
+        this.grain = grain;
         this.settings = settings;
         this.iterations = iterations;
     }
@@ -55,8 +57,13 @@ public final class Sensitivity {
      * @param outputs one value an iteration, as many in each
      */
     public static List<List<Driver>> drivers(Inputs inputs, RunSettings settings, List<double[]> outputs) {
+        return drivers(inputs, Grain.FINEST, settings, outputs);
+    }
+
+    /** The same of inputs as finely as they are wanted. */
+    public static List<List<Driver>> drivers(Inputs inputs, Grain grain, RunSettings settings, List<double[]> outputs) {
         int iterations = Math.min(MOST_ITERATIONS, outputs.get(0).length);
-        return new Sensitivity(inputs, settings, iterations)
+        return new Sensitivity(inputs, grain, settings, iterations)
                 .drivers(outputs.stream()
                         .map(output -> Arrays.copyOf(output, iterations))
                         .toList());
@@ -82,7 +89,7 @@ public final class Sensitivity {
 
     private List<List<Driver>> drivers(List<double[]> outputs) {
         List<Target> targets = outputs.stream().map(Target::of).toList();
-        List<List<Measured>> measured = inputs.all().parallelStream()
+        List<List<Measured>> measured = inputs.all(grain).parallelStream()
                 .map(input -> measure(input, targets))
                 .toList();
         return IntStream.range(0, targets.size())
@@ -123,7 +130,7 @@ public final class Sensitivity {
         Centred centred = Centred.of(values);
         if (!centred.varies()) {
             Driver none = new Driver(
-                    input, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty(), OptionalDouble.empty());
+                    input, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty(), Optional.empty());
             Measured never = new Measured(none, centred.mean(), 0);
             return targets.stream().map(target -> never).toList();
         }
@@ -136,28 +143,21 @@ public final class Sensitivity {
                                 ranks.correlation(target.ranks()),
                                 centred.correlation(target.values()),
                                 Optional.empty(),
-                                swing(input, values, ranking, target.output())),
+                                Optional.of(swing(input, values, ranking, target))),
                         centred.mean(),
                         centred.deviation()))
                 .toList();
     }
 
-    private static OptionalDouble swing(Input input, double[] values, Ranking ranking, double[] output) {
-        if (input.kind() != Input.Kind.OCCURRENCE) {
-            return OptionalDouble.of(Tenths.swing(ranking, output));
-        }
-        OptionalDouble struck = mean(values, v -> v > 0, output);
-        OptionalDouble spared = mean(values, v -> v == 0, output);
-        return struck.isEmpty() || spared.isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(struck.getAsDouble() - spared.getAsDouble());
+    private static Driver.Swing swing(Input input, double[] values, Ranking ranking, Target target) {
+        double mean = target.values().mean();
+        boolean bothSeen = input.kind() == Input.Kind.OCCURRENCE && isSometimes(values);
+        return bothSeen ? Tenths.struck(values, target.output(), mean) : Tenths.swing(ranking, target.output(), mean);
     }
 
-    private static OptionalDouble mean(double[] values, DoublePredicate where, double[] output) {
-        return IntStream.range(0, values.length)
-                .filter(i -> where.test(values[i]))
-                .mapToDouble(i -> output[i])
-                .average();
+    /** Whether a risk struck in some futures, and not in others. */
+    private static boolean isSometimes(double[] times) {
+        return Arrays.stream(times).anyMatch(t -> t > 0) && Arrays.stream(times).anyMatch(t -> t == 0);
     }
 
     private List<Driver.Regressed> regress(List<Measured> examined, Target target) {

@@ -1,5 +1,6 @@
 package app.tychon.core.analysis;
 
+import app.tychon.core.analysis.Driver.Swing;
 import app.tychon.core.statistics.Ranking;
 
 /**
@@ -8,6 +9,7 @@ import app.tychon.core.statistics.Ranking;
  */
 final class Tenths {
     private static final double TENTH = 0.1;
+    private static final double NORMAL_95 = 1.959964;
 
     private final Ranking input;
     private final double[] output;
@@ -19,35 +21,73 @@ final class Tenths {
         places = Math.max(1, input.size() * TENTH);
     }
 
-    /** Mean over the highest tenth less that over the lowest. */
-    static double swing(Ranking input, double[] output) {
+    /** A mean, and the variance of that mean. */
+    private record Mean(double value, double variance) {}
+
+    /** @param mean of the output over all iterations */
+    static Swing swing(Ranking input, double[] output, double mean) {
         Tenths tenths = new Tenths(input, output);
-        return tenths.highest() - tenths.lowest();
+        return swing(tenths.lowest(), tenths.highest(), mean);
     }
 
-    private double lowest() {
+    /** The same of what struck or did not: the mean where the value is above zero beside that where it is not. */
+    static Swing struck(double[] values, double[] output, double mean) {
+        Sums spared = new Sums();
+        Sums struck = new Sums();
+        for (int i = 0; i < values.length; i++) {
+            (values[i] > 0 ? struck : spared).add(output[i] - output[0], 1);
+        }
+        return swing(spared.mean(output[0]), struck.mean(output[0]), mean);
+    }
+
+    private static Swing swing(Mean low, Mean high, double mean) {
+        return new Swing(
+                low.value() - mean, high.value() - mean, NORMAL_95 * Math.sqrt(low.variance() + high.variance()));
+    }
+
+    private Mean lowest() {
         int edge = (int) Math.ceil(places) - 1;
         int from = input.startOfEqual(edge);
         return mean(0, from, from, input.endOfEqual(edge));
     }
 
-    private double highest() {
+    private Mean highest() {
         int edge = input.size() - (int) Math.ceil(places);
         int to = input.endOfEqual(edge);
         return mean(to, input.size(), input.startOfEqual(edge), to);
     }
 
     /** @param edgeFrom where those begin of which only a part may belong */
-    private double mean(int from, int to, int edgeFrom, int edgeTo) {
+    private Mean mean(int from, int to, int edgeFrom, int edgeTo) {
+        Sums sums = new Sums();
+        for (int place = from; place < to; place++) {
+            sums.add(output[input.at(place)] - output[0], 1);
+        }
         double share = (places - (to - from)) / (edgeTo - edgeFrom);
-        return (sum(from, to) + sum(edgeFrom, edgeTo) * share) / places;
+        for (int place = edgeFrom; place < edgeTo; place++) {
+            sums.add(output[input.at(place)] - output[0], share);
+        }
+        return sums.mean(output[0]);
     }
 
-    private double sum(int from, int to) {
-        double sum = 0;
-        for (int place = from; place < to; place++) {
-            sum += output[input.at(place)] - output[0];
+    /** Weighted sums of deviations. The variance of their mean is that of independent values of those weights. */
+    private static final class Sums {
+        private double weight;
+        private double weightSquares;
+        private double sum;
+        private double squares;
+
+        void add(double value, double share) {
+            weight += share;
+            weightSquares += share * share;
+            sum += share * value;
+            squares += share * value * value;
         }
-        return sum;
+
+        Mean mean(double base) {
+            double mean = sum / weight;
+            double variance = Math.max(0, squares / weight - mean * mean);
+            return new Mean(base + mean, variance * weightSquares / (weight * weight));
+        }
     }
 }

@@ -61,7 +61,7 @@ public record RiskSize(double chance, double days, double money) {
             for (Impact impact : impacts) {
                 double mean = Distributions.of(impact.distribution().shape(), 1).mean();
                 if (impact.effect().isOnTime()) {
-                    double here = days(impact, mean);
+                    double here = minutes(impact, mean) / day;
                     days = Math.abs(here) > Math.abs(days) ? here : days;
                 } else {
                     money += money(impact, mean);
@@ -100,18 +100,19 @@ public record RiskSize(double chance, double days, double money) {
                     .orElse(0);
         }
 
-        private double days(Impact impact, double mean) {
+        /** Working minutes of the activity that an impact of a size delays most, straight in the size. */
+        double minutes(Impact impact, double size) {
             double most = 0;
             for (String target : impact.on()) {
                 for (String id : RiskTargets.of(network, impact.effect(), target)) {
                     int i = network.position(id);
                     double minutes = impact.effect().isScale()
-                            ? (mean - 1) * network.work(i).remaining()
-                            : mean * network.activity(i).minutesEach(basis(impact), calendar(i));
+                            ? (size - 1) * network.work(i).remaining()
+                            : size * network.activity(i).minutesEach(basis(impact), calendar(i));
                     most = Math.abs(minutes) > Math.abs(most) ? minutes : most;
                 }
             }
-            return most / day;
+            return most;
         }
 
         private static Basis basis(Impact impact) {
@@ -122,11 +123,12 @@ public record RiskSize(double chance, double days, double money) {
             return network.calendar(position);
         }
 
-        private double money(Impact impact, double mean) {
+        /** Money that an impact of a size takes of all it strikes, straight in the size. */
+        double money(Impact impact, double size) {
             double sum = 0;
             for (String target : impact.on()) {
                 for (String id : RiskTargets.of(network, impact.effect(), target)) {
-                    sum += impact.effect().isScale() ? (mean - 1) * amounts.getOrDefault(id, 0.0) : mean;
+                    sum += impact.effect().isScale() ? (size - 1) * amounts.getOrDefault(id, 0.0) : size;
                 }
             }
             return sum;

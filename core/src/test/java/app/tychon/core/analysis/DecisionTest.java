@@ -8,15 +8,9 @@ import static org.assertj.core.api.Assertions.within;
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
 import app.tychon.core.analysis.JointSample.Quadrants;
-import app.tychon.core.analysis.Staircase.Cause;
-import app.tychon.core.analysis.Staircase.CostStep;
-import app.tychon.core.analysis.Staircase.Step;
-import app.tychon.core.model.Basis;
-import app.tychon.core.model.Correlation;
-import app.tychon.core.model.Impact.Draw;
-import app.tychon.core.model.Impact.Effect;
+import app.tychon.core.analysis.RollUp.By;
 import app.tychon.core.model.Plan;
-import app.tychon.core.model.Response;
+import app.tychon.core.model.Resource;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.WorkDuration;
 import app.tychon.core.simulation.Inputs;
@@ -34,7 +28,6 @@ import app.tychon.core.statistics.Sample;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 
 /** What the analyses say that lead to a decision. */
@@ -73,53 +66,6 @@ class DecisionTest {
         }
         assertThat(pairs.get(0).y()).isGreaterThanOrEqualTo(pairs.get(11).y());
         assertThatThrownBy(() -> JointSample.of(new double[2], new double[3])).hasMessageContaining("2 and 3");
-    }
-
-    private static Plan staircase() {
-        return new PlanBuilder()
-                .task("A", 50, new Shape.Triangular(45, 50, 80))
-                .task("B", 50, new Shape.Triangular(45, 50, 80))
-                .link("A", "B")
-                .cost("C", "project", 1000, 0.5, new Shape.Uniform(0.9, 1.3))
-                .correlation(Correlation.group("R", "", List.of("A", "B"), 0.8))
-                .risk(threat("K", 0.5)
-                        .addsDays(new Shape.Fixed(20), "B")
-                        .impact(Effect.ADD_COST, Draw.SHARED, new Shape.Fixed(100), Basis.MONEY, "B")
-                        .response(new Response(0, List.of(), List.of()))
-                        .risk())
-                .build();
-    }
-
-    @Test
-    void theStaircaseGoesFromThePlanToTheWholeAndBackDownByTheResponses() {
-        CompiledPlan plan = CompiledPlan.of(staircase());
-        List<Step> steps = Staircase.of(plan, SETTINGS, 0.8, RunMonitor.NONE);
-        assertThat(steps).extracting(Step::cause).containsExactly(Cause.values());
-        assertThat(steps.get(0).duration() / DAY).isCloseTo(100, within(1e-9));
-        assertThat(steps.get(0).cost()).isCloseTo(1000, within(1e-9));
-        for (int i = 1; i <= 3; i++) {
-            assertThat(steps.get(i).duration()).isGreaterThan(steps.get(i - 1).duration());
-        }
-        assertThat(steps.get(3).finish())
-                .isEqualTo(Sample.of(run(plan).finish()).percentile(0.8));
-        // The response takes the risk away, so the last step is the one before it came.
-        assertThat(steps.get(4).duration()).isEqualTo(steps.get(2).duration());
-    }
-
-    @Test
-    void theCostsOwnStaircaseEndsAtTheTotal() {
-        RunResult result = run(CompiledPlan.of(staircase()));
-        List<CostStep> steps = Staircase.ofCost(result.cost(), 0.8);
-        assertThat(steps.get(0).cost()).isEqualTo(1000);
-        assertThat(steps.get(4).cost())
-                .isCloseTo(Sample.of(result.cost().totals()).percentile(0.8), within(1e-9));
-    }
-
-    @Test
-    void theStaircaseCanBeStopped() {
-        RunMonitor atOnce = RunMonitor.until(() -> true);
-        assertThatThrownBy(() -> Staircase.of(CompiledPlan.of(staircase()), SETTINGS, 0.8, atOnce))
-                .isInstanceOf(CancellationException.class);
     }
 
     @Test
@@ -180,7 +126,7 @@ class DecisionTest {
     }
 
     @Test
-    void measuresRollUpToBranchesAndCategories() {
+    void measuresRollUpToWhateverInputsBelongTo() {
         Plan plan = new PlanBuilder()
                 .branch("B", "W")
                 .branch("BB", "B")
@@ -188,23 +134,47 @@ class DecisionTest {
                 .task("C", 10, new Shape.Uniform(5, 20))
                 .link("A", "C")
                 .cost("M", "BB", 100, 1, new Shape.Uniform(0.5, 2))
+                .resource("crew", 100, Resource.Per.DAY)
+                .assign("A", "crew", 1)
                 .risk(threat("K", 0.5).addsDays(new Shape.Uniform(1, 9), "C").risk())
                 .build();
         CompiledPlan compiled = CompiledPlan.of(plan);
         List<Driver> drivers =
                 Sensitivity.drivers(Inputs.of(compiled), SETTINGS, run(compiled).duration());
         RollUp rollUp = RollUp.of(plan);
-        List<RollUp.Sum> second = rollUp.byBranch(drivers, Driver::input, DecisionTest::contribution, 2);
-        assertThat(second).extracting(RollUp.Sum::group).containsExactlyInAnyOrder("B", "W");
-        List<RollUp.Sum> first = rollUp.byBranch(drivers, Driver::input, DecisionTest::contribution, 1);
-        assertThat(first).singleElement().satisfies(sum -> assertThat(sum.value())
-                .isCloseTo(second.get(0).value() + second.get(1).value(), within(1e-12)));
-        assertThat(rollUp.byCategory(drivers, Driver::input, DecisionTest::contribution, 1))
-                .singleElement()
-                .satisfies(sum -> assertThat(sum.group()).isEqualTo("Site"));
-        assertThat(rollUp.byCategory(drivers, Driver::input, DecisionTest::contribution, 2))
+        double whole = drivers.stream().mapToDouble(DecisionTest::contribution).sum();
+        for (By by : By.values()) {
+            assertThat(sums(rollUp, drivers, by, 1).stream()
+                            .mapToDouble(RollUp.Sum::value)
+                            .sum())
+                    .as("by %s", by)
+                    .isCloseTo(whole, within(1e-12));
+        }
+        assertThat(sums(rollUp, drivers, By.BRANCH, 2))
                 .extracting(RollUp.Sum::group)
-                .containsExactly("Site/Weather");
+                .containsExactlyInAnyOrder("B", "W");
+        assertThat(sums(rollUp, drivers, By.BRANCH, 1))
+                .extracting(RollUp.Sum::group)
+                .containsExactly("W");
+        assertThat(sums(rollUp, drivers, By.CATEGORY, 2))
+                .extracting(RollUp.Sum::group)
+                .containsExactlyInAnyOrder("", "Site/Weather");
+        assertThat(sums(rollUp, drivers, By.CATEGORY, 1))
+                .extracting(RollUp.Sum::group)
+                .contains("Site");
+        assertThat(sums(rollUp, drivers, By.RESOURCE, 1))
+                .filteredOn(sum -> sum.group().equals("crew"))
+                .singleElement()
+                .satisfies(sum -> assertThat(sum.rows())
+                        .extracting(driver -> driver.input().id())
+                        .containsExactly("A"));
+        assertThat(sums(rollUp, drivers, By.KIND, 1))
+                .extracting(RollUp.Sum::group)
+                .containsExactlyInAnyOrder("ESTIMATE", "COST", "THREAT");
+    }
+
+    private static List<RollUp.Sum<Driver>> sums(RollUp rollUp, List<Driver> drivers, By by, int level) {
+        return rollUp.sums(drivers, Driver::input, DecisionTest::contribution, by, level);
     }
 
     @Test
@@ -242,7 +212,7 @@ class DecisionTest {
                 Sensitivity.drivers(Inputs.of(plan), SETTINGS, run(plan).duration());
         assertThat(drivers).singleElement().satisfies(driver -> {
             assertThat(driver.input().kind()).isEqualTo(Input.Kind.OCCURRENCE);
-            assertThat(driver.swing().orElseThrow() / DAY).isCloseTo(7, within(1e-9));
+            assertThat(driver.swing().orElseThrow().width() / DAY).isCloseTo(7, within(1e-9));
             assertThat(contribution(driver)).isCloseTo(1, within(1e-9));
             assertThat(driver.pearson().orElseThrow()).isCloseTo(1, within(1e-9));
         });

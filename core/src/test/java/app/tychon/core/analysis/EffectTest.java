@@ -15,6 +15,7 @@ import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Outcomes;
+import app.tychon.core.simulation.settings.Grain;
 import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
@@ -159,7 +160,7 @@ class EffectTest {
                 .isEmpty();
         double[] finish = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE).finish();
         double threshold = Sample.of(finish).percentile(0.8);
-        assertThatThrownBy(() -> LateFutures.of(plan, SETTINGS, finish, threshold, atOnce))
+        assertThatThrownBy(() -> LateFutures.of(Inputs.of(plan), Grain.FINEST, SETTINGS, finish, threshold, atOnce))
                 .isInstanceOf(CancellationException.class);
     }
 
@@ -177,7 +178,8 @@ class EffectTest {
                 .build());
         double[] duration = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE).duration();
         // Beyond 20 days lie the futures in which the risk struck, and no others.
-        List<Shared> shared = LateFutures.of(plan, SETTINGS, duration, 21 * DAY, RunMonitor.NONE);
+        List<Shared> shared =
+                LateFutures.of(Inputs.of(plan), Grain.FINEST, SETTINGS, duration, 21 * DAY, RunMonitor.NONE);
         assertThat(shared.get(0).input().kind()).isEqualTo(Input.Kind.OCCURRENCE);
         assertThat(shared.get(0).late()).isEqualTo(1);
         assertThat(shared.get(0).others()).isZero();
@@ -187,21 +189,27 @@ class EffectTest {
         // Among those of 15 to 20 days without it, A is long.
         CompiledPlan calm = plan.with(plan.variation().withRisk("K", RiskSetting.OFF));
         double[] calmly = Simulation.outcomes(calm, SETTINGS, RunMonitor.NONE).duration();
-        Shared long_ = LateFutures.of(calm, SETTINGS, calmly, 15 * DAY, RunMonitor.NONE)
+        Shared long_ = LateFutures.of(Inputs.of(calm), Grain.FINEST, SETTINGS, calmly, 15 * DAY, RunMonitor.NONE)
                 .get(0);
         assertThat(long_.input().id()).isEqualTo("A");
         assertThat(long_.late() / DAY).isCloseTo(17.5, within(0.1));
         assertThat(long_.low()).isLessThan(long_.difference()).isPositive();
         assertThat(long_.high()).isGreaterThan(long_.difference());
+        // Fifteen days part the late from the others without a fault.
+        assertThat(long_.isSure()).isTrue();
+        assertThat(long_.cut() / DAY).isCloseTo(15, within(0.01));
+        assertThat(long_.lateBeyond()).isEqualTo(1);
+        assertThat(long_.othersBeyond()).isZero();
     }
 
     @Test
     void aThresholdMustPartTheFutures() {
         CompiledPlan plan = CompiledPlan.of(chain());
         double[] duration = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE).duration();
-        assertThatThrownBy(() -> LateFutures.of(plan, SETTINGS, duration, 1e9, RunMonitor.NONE))
+        assertThatThrownBy(
+                        () -> LateFutures.of(Inputs.of(plan), Grain.FINEST, SETTINGS, duration, 1e9, RunMonitor.NONE))
                 .hasMessage("no future lies beyond the threshold");
-        assertThatThrownBy(() -> LateFutures.of(plan, SETTINGS, duration, 0, RunMonitor.NONE))
+        assertThatThrownBy(() -> LateFutures.of(Inputs.of(plan), Grain.FINEST, SETTINGS, duration, 0, RunMonitor.NONE))
                 .hasMessage("every future lies beyond the threshold");
     }
 }

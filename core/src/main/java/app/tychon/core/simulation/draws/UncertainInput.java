@@ -42,6 +42,11 @@ public record UncertainInput(Chances chances, ShapeTables.Table table, double sc
         return table.distribution().mean() * scale;
     }
 
+    /** Standard deviation, before anything is taken off. */
+    public double standardDeviation() {
+        return table.distribution().standardDeviation() * scale;
+    }
+
     /** Whether it comes out as another one, as far as can be seen without drawing: shared, or certain of the same value. */
     public boolean isAlike(UncertainInput other) {
         return this == other || isCertain() && other.isCertain() && value() == other.value();

@@ -241,7 +241,7 @@ public final class CompiledPlan {
     }
 
     /** What criticality is towards: a position, or {@link CriticalTrace#PROJECT}. */
-    int target() {
+    public int target() {
         return parts.target();
     }
 

@@ -27,7 +27,7 @@ public record RiskImpact(
     }
 
     /** Total size of all strikes of each lane: added up, or multiplied where it is a factor. */
-    void total(RandomStream from, Batch batch, Strikes strikes, double[] out) {
+    public void total(RandomStream from, Batch batch, Strikes strikes, double[] out) {
         int[] times = strikes.count[event];
         int count = batch.count();
         boolean scale = impact.effect().isScale();

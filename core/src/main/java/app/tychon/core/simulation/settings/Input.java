@@ -10,14 +10,26 @@ public record Input(Key key, String name) {
         /** How often a risk strikes: 0 or 1 unless it recurs. */
         OCCURRENCE,
         /** How large an impact of a risk is, in its own unit; the mean of its targets' where each has a draw of its own. */
-        IMPACT
+        IMPACT,
+        /**
+         * What a risk does where it strikes, its chance and its size together, all strikes added up: working minutes of the
+         * project's calendar ({@link #TIME}), or money with what that time costs ({@link #MONEY}).
+         */
+        RISK,
+        /** Estimates that move together, as one: their sum, or that of their standard scores where time and money mix. */
+        GROUP
     }
+
+    /** Which side of a {@link Kind#RISK} counts, in place of an impact. */
+    public static final int TIME = 0;
+
+    public static final int MONEY = 1;
 
     /**
      * What an input is known by.
      *
-     * @param id     code of the activity, cost line or risk
-     * @param impact which impact of the risk, from 0
+     * @param id     code of the activity, cost line or risk, or id of the group
+     * @param impact which impact of the risk, from 0; which side of it where it is taken whole
      */
     public record Key(Kind kind, String id, int impact) {}
 

@@ -84,11 +84,23 @@ public record Variation(
 
     /** With an input held at its planned value; a risk that is held does not occur. */
     public Variation holding(Input.Key input) {
-        if (input.kind() == Input.Kind.OCCURRENCE) {
+        if (input.kind() == Input.Kind.OCCURRENCE || input.kind() == Input.Kind.RISK) {
             return withRisk(input.id(), RiskSetting.OFF);
         }
+        return holdingAll(Set.of(input));
+    }
+
+    /** With the sizes of estimates or impacts held at their planned values. */
+    public Variation holdingAll(Set<Input.Key> inputs) {
         Set<Input.Key> others = new HashSet<>(held);
-        others.add(input);
+        others.addAll(inputs);
+        return new Variation(estimates, correlations, usual, risks, others, shortened);
+    }
+
+    /** With an input that was held at its planned value free again. */
+    public Variation releasing(Input.Key input) {
+        Set<Input.Key> others = new HashSet<>(held);
+        others.remove(input);
         return new Variation(estimates, correlations, usual, risks, others, shortened);
     }
 

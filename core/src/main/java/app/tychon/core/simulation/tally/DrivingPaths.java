@@ -2,7 +2,6 @@ package app.tychon.core.simulation.tally;
 
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
-import app.tychon.core.simulation.draws.RandomStream;
 import app.tychon.core.simulation.result.RunResult.DrivingPath;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -13,7 +12,6 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.IntFunction;
-import java.util.stream.IntStream;
 
 /**
  * Counts the driving paths of a run. Paths are told apart by a 64-bit hash of the activities on them; those that are met
@@ -24,8 +22,7 @@ public final class DrivingPaths {
     /** Activities on all paths that are kept. */
     private static final long USUAL_ROOM = 4_000_000;
 
-    private final Network network;
-    private final long[] hashes;
+    private final PathHash hash;
     /** The path of each iteration, as a hash. */
     private final long[] pathOf;
 
@@ -37,27 +34,19 @@ public final class DrivingPaths {
     }
 
     DrivingPaths(Network network, int iterations, long room) {
-        this.network = network;
+        hash = new PathHash(network);
         this.room = new AtomicLong(room);
         pathOf = new long[iterations];
-        hashes = IntStream.range(0, network.size())
-                .mapToLong(i -> RandomStream.of(
-                                RandomStream.Role.DURATION, network.activity(i).id())
-                        .id())
-                .toArray();
     }
 
     /** Notes the paths of a batch. */
     public void add(PathTrace trace, int first, int count) {
         for (int k = 0; k < count; k++) {
             int[] path = trace.backwards(k);
-            long hash = 0;
-            for (int i = 0; i < trace.length(k); i++) {
-                hash = new RandomStream(hash * 31 + hashes[path[i]]).nth(1).id();
-            }
-            pathOf[first + k] = hash;
-            if (!paths.containsKey(hash) && room.addAndGet(-trace.length(k)) >= 0) {
-                paths.put(hash, Arrays.copyOf(path, trace.length(k)));
+            long own = hash.of(trace, k);
+            pathOf[first + k] = own;
+            if (!paths.containsKey(own) && room.addAndGet(-trace.length(k)) >= 0) {
+                paths.put(own, Arrays.copyOf(path, trace.length(k)));
             }
         }
     }
@@ -82,7 +71,7 @@ public final class DrivingPaths {
         Map<Long, Met> met = new LinkedHashMap<>();
         for (int i = 0; i < iterations; i++) {
             int iteration = i;
-            Met path = met.computeIfAbsent(pathOf[i], hash -> new Met(iteration));
+            Met path = met.computeIfAbsent(pathOf[i], key -> new Met(iteration));
             path.count++;
             path.duration += duration[i];
         }
@@ -94,18 +83,10 @@ public final class DrivingPaths {
                     int[] kept = paths.get(e.getKey());
                     Met path = e.getValue();
                     return new DrivingPath(
-                            kept == null ? again.apply(path.first) : ids(kept),
+                            kept == null ? again.apply(path.first) : hash.ids(kept),
                             (double) path.count / iterations,
                             path.duration / path.count);
                 })
                 .toList();
-    }
-
-    private List<String> ids(int[] backwards) {
-        List<String> ids = new ArrayList<>();
-        for (int i = backwards.length - 1; i >= 0; i--) {
-            ids.add(network.activity(backwards[i]).id());
-        }
-        return ids;
     }
 }
