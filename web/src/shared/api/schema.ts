@@ -84,6 +84,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tableAsXlsx"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tableAsCsv"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schedules": {
         parameters: {
             query?: never;
@@ -820,6 +852,198 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{run}/drivers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drivers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/staircase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["staircase"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/staircase/{cause}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["staircaseStep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/spare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["spareTime"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/scatter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scatter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/paths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drivingPaths"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/paths/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drivingPath"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["moves"];
+        put?: never;
+        post?: never;
+        delete: operations["stopMoves"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/late": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lateFutures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/inside/{activity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["insideActivity"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/criticality": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["criticality"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/drivers/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run}/dates": {
         parameters: {
             query?: never;
@@ -876,22 +1100,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["downloadDates"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/runs/{run}/criticality": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["criticality"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1593,6 +1801,18 @@ export interface components {
             notes?: string;
             range: components["schemas"]["RangeView"];
         };
+        AxisView: {
+            key: string;
+            name: string;
+            unit: string;
+            /** Format: double */
+            line: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            counts: number[];
+        };
         BadCell: {
             /** Format: int32 */
             row: number;
@@ -1672,6 +1892,22 @@ export interface components {
             column: string;
             message: string;
         };
+        ChangeView: {
+            kind: string;
+            /** Format: date-time */
+            finish: string;
+            /** Format: double */
+            days: number;
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            money: number;
+        };
+        ChangesView: {
+            /** Format: double */
+            level: number;
+            steps: components["schemas"]["ChangeView"][];
+        };
         CheckView: {
             findings: components["schemas"]["FindingView"][];
         };
@@ -1731,15 +1967,36 @@ export interface components {
             estimate?: components["schemas"]["EstimateWords"];
             range: components["schemas"]["RangeView"];
         };
-        Criticality: {
+        CriticalityRow: {
             id: string;
             name: string;
             /** Format: double */
             share: number;
             /** Format: double */
+            cruciality: number;
+            /** Format: double */
+            index: number;
+            planned: boolean;
+            /** Format: double */
+            meanFloat?: number;
+            /** Format: double */
+            leastFloat?: number;
+            /** Format: double */
+            near?: number;
+            /** Format: double */
             meanDays: number;
             /** Format: double */
             sdDays: number;
+        };
+        CriticalityView: {
+            towards?: string;
+            /** Format: int32 */
+            futures: number;
+            /** Format: int32 */
+            floatFutures: number;
+            /** Format: double */
+            nearDays: number;
+            rows: components["schemas"]["CriticalityRow"][];
         };
         Difference: {
             id: string;
@@ -1752,6 +2009,43 @@ export interface components {
             daysLater: number;
             cause: boolean;
             reason: string;
+        };
+        DriverRow: {
+            input: components["schemas"]["InputView"];
+            unit: string;
+            /** Format: double */
+            low?: number;
+            /** Format: double */
+            high?: number;
+            /** Format: double */
+            error?: number;
+            /** Format: int32 */
+            best?: number;
+            /** Format: int32 */
+            worst?: number;
+            /** Format: double */
+            spearman?: number;
+            /** Format: double */
+            pearson?: number;
+            /** Format: double */
+            slope?: number;
+            /** Format: double */
+            coefficient?: number;
+            /** Format: double */
+            contribution?: number;
+        };
+        DriversView: {
+            /** Format: int32 */
+            iterations: number;
+            mean: components["schemas"]["GoalValue"];
+            plan: components["schemas"]["GoalValue"];
+            /** Format: double */
+            sd: number;
+            varies: boolean;
+            /** Format: double */
+            unexplained?: number;
+            rows: components["schemas"]["DriverRow"][];
+            groups: components["schemas"]["GroupRow"][];
         };
         EditResult: {
             /** Format: int64 */
@@ -1978,6 +2272,12 @@ export interface components {
             struck: components["schemas"]["StruckView"][];
             path: string[];
         };
+        GoalValue: {
+            /** Format: date-time */
+            date?: string;
+            /** Format: double */
+            amount?: number;
+        };
         GoneRisk: {
             id: string;
             title: string;
@@ -2028,6 +2328,13 @@ export interface components {
             max?: number;
             points?: number[][];
             values?: unknown;
+        };
+        GroupRow: {
+            id: string;
+            name: string;
+            /** Format: double */
+            value: number;
+            keys: string[];
         };
         HeadingDouble: {
             /** Format: double */
@@ -2099,6 +2406,27 @@ export interface components {
             what: string;
             fields: string[];
         };
+        InputView: {
+            key: string;
+            kind: string;
+            id: string;
+            name: string;
+            mark: string;
+        };
+        InsideActivityView: {
+            /** Format: double */
+            level: number;
+            time: components["schemas"]["SideView"];
+            money?: components["schemas"]["SideView"];
+        };
+        InsideView: {
+            cause: string;
+            /** Format: double */
+            change: number;
+            parts: components["schemas"]["PartView"][];
+            /** Format: double */
+            overlap: number;
+        };
         JointView: {
             /** Format: date-time */
             date: string;
@@ -2115,6 +2443,7 @@ export interface components {
             neither: number;
             pairs: components["schemas"]["PairView"][];
         };
+        JsonNode: unknown;
         KeptFinish: {
             /** Format: int32 */
             level: number;
@@ -2170,6 +2499,14 @@ export interface components {
             /** Format: double */
             actions: number;
         };
+        MoveRow: {
+            input: components["schemas"]["InputView"];
+            value: components["schemas"]["GoalValue"];
+            /** Format: double */
+            change: number;
+            /** Format: double */
+            error?: number;
+        };
         Moved: {
             one: string;
             other: string;
@@ -2187,6 +2524,21 @@ export interface components {
             money: number;
             /** Format: double */
             moneyError?: number;
+        };
+        MovesView: {
+            /** @enum {string} */
+            state: "working" | "done" | "stopped" | "refused";
+            /** Format: double */
+            level: number;
+            /** Format: int32 */
+            iterations: number;
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            total: number;
+            rows: components["schemas"]["MoveRow"][];
+            groups: components["schemas"]["GroupRow"][];
+            refusal?: string;
         };
         Neighbour: {
             id: string;
@@ -2280,6 +2632,11 @@ export interface components {
             /** Format: double */
             cost: number;
         };
+        PartView: {
+            input: components["schemas"]["InputView"];
+            /** Format: double */
+            change: number;
+        };
         PastLook: {
             /** Format: double */
             perYear: number;
@@ -2294,6 +2651,38 @@ export interface components {
             name: string;
             observations: number[][];
             on?: string[];
+        };
+        PathView: {
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            lateShare?: number;
+            /** Format: double */
+            otherShare?: number;
+            /** Format: double */
+            meanDays: number;
+            /** Format: double */
+            sdDays: number;
+            /** Format: double */
+            planned: number;
+            partsAt?: string;
+            meetsAt?: string;
+            beyond: number[];
+            steps: components["schemas"]["StepView"][];
+        };
+        PathsView: {
+            towards?: string;
+            /** Format: int32 */
+            futures: number;
+            beyond: components["schemas"]["GoalValue"];
+            /** Format: int32 */
+            late: number;
+            paths: components["schemas"]["PathView"][];
+            /** Format: double */
+            others: number;
+            levels: number[];
         };
         PlanParts: {
             calendars?: components["schemas"]["CalendarView"][];
@@ -2520,6 +2909,13 @@ export interface components {
             what: string;
             fields: components["schemas"]["FieldChange"][];
         };
+        RiskPartView: {
+            id: string;
+            title: string;
+            mark: string;
+            /** Format: double */
+            value: number;
+        };
         RiskRemoval: {
             risks: string[];
         };
@@ -2713,6 +3109,36 @@ export interface components {
             unit: string;
             levels: components["schemas"]["LevelView"][];
         };
+        ScatterView: {
+            x: components["schemas"]["AxisView"];
+            y: components["schemas"]["AxisView"];
+            /** Format: int32 */
+            futures: number;
+            /** Format: int32 */
+            every: number;
+            points: components["schemas"]["PointView"][];
+            /** Format: double */
+            both: number;
+            /** Format: double */
+            onlyX: number;
+            /** Format: double */
+            onlyY: number;
+            /** Format: double */
+            neither: number;
+            /** Format: double */
+            beyond?: number;
+            /** Format: double */
+            within?: number;
+            /** Format: double */
+            pearson?: number;
+            /** Format: double */
+            spearman?: number;
+            /** Format: double */
+            error: number;
+            shaped: boolean;
+            /** Format: double */
+            slope?: number;
+        };
         SchedulePreview: {
             columns: components["schemas"]["Column"][];
             sample: components["schemas"]["SampleRow"][];
@@ -2768,6 +3194,44 @@ export interface components {
             /** Format: int32 */
             confidence?: number;
         };
+        SharedRow: {
+            input: components["schemas"]["InputView"];
+            unit: string;
+            struck: boolean;
+            /** Format: double */
+            late: number;
+            /** Format: double */
+            others: number;
+            /** Format: double */
+            difference: number;
+            /** Format: double */
+            error: number;
+            /** Format: double */
+            cut: number;
+            /** Format: double */
+            lateBeyond: number;
+            /** Format: double */
+            othersBeyond: number;
+        };
+        SharedView: {
+            beyond: components["schemas"]["GoalValue"];
+            /** Format: int32 */
+            late: number;
+            /** Format: int32 */
+            total: number;
+            rows: components["schemas"]["SharedRow"][];
+        };
+        SideView: {
+            /** Format: double */
+            total: number;
+            /** Format: double */
+            own: number;
+            risks: components["schemas"]["RiskPartView"][];
+            /** Format: double */
+            waiting: number;
+            /** Format: double */
+            overlap: number;
+        };
         Sight: {
             outlook: components["schemas"]["Outlook"];
             /** Format: double */
@@ -2806,12 +3270,55 @@ export interface components {
             activities: components["schemas"]["Span"][];
             branches: components["schemas"]["Span"][];
         };
+        SpareRow: {
+            id: string;
+            name: string;
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            beyond: number;
+            /** Format: double */
+            giveBack: number;
+            /** Format: double */
+            money: number;
+            /** Format: double */
+            leastFloat: number;
+        };
+        SpareView: {
+            /** Format: int32 */
+            level: number;
+            /** Format: int32 */
+            floatFutures: number;
+            rows: components["schemas"]["SpareRow"][];
+        };
+        StaircaseView: {
+            /** Format: double */
+            level: number;
+            /** Format: int32 */
+            asItIs: number;
+            steps: components["schemas"]["StepView"][];
+            target?: components["schemas"]["GoalValue"];
+            /** Format: double */
+            targetChange?: number;
+        };
+        StepView: {
+            cause: string;
+            value: components["schemas"]["GoalValue"];
+            /** Format: double */
+            change: number;
+            opens: boolean;
+        };
         StruckView: {
             id: string;
             title: string;
             kind: string;
             /** Format: int32 */
             times: number;
+        };
+        TableWords: {
+            title: string;
+            columns: string[];
+            rows: components["schemas"]["JsonNode"][][];
         };
         Undoing: {
             undo?: string;
@@ -3011,6 +3518,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    tableAsXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    tableAsCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };
@@ -4272,6 +4827,355 @@ export interface operations {
             };
         };
     };
+    drivers: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+                apart?: boolean;
+                groups?: boolean;
+                by?: string;
+                depth?: number;
+                measure?: string;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DriversView"];
+                };
+            };
+        };
+    };
+    staircase: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+                level?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StaircaseView"];
+                };
+            };
+        };
+    };
+    staircaseStep: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+                level?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+                cause: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InsideView"];
+                };
+            };
+        };
+    };
+    spareTime: {
+        parameters: {
+            query?: {
+                level?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpareView"];
+                };
+            };
+        };
+    };
+    scatter: {
+        parameters: {
+            query: {
+                x: string;
+                y: string;
+                atX?: number;
+                atY?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScatterView"];
+                };
+            };
+        };
+    };
+    drivingPaths: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+                date?: string;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PathsView"];
+                };
+            };
+        };
+    };
+    drivingPath: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+            };
+            header?: never;
+            path: {
+                run: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SharedView"];
+                };
+            };
+        };
+    };
+    moves: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+                change?: string;
+                apart?: boolean;
+                groups?: boolean;
+                by?: string;
+                depth?: number;
+                level?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MovesView"];
+                };
+            };
+        };
+    };
+    stopMoves: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+                change?: string;
+                apart?: boolean;
+                groups?: boolean;
+                level?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MovesView"];
+                };
+            };
+        };
+    };
+    lateFutures: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+                date?: string;
+                amount?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SharedView"];
+                };
+            };
+        };
+    };
+    insideActivity: {
+        parameters: {
+            query?: {
+                level?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+                activity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InsideActivityView"];
+                };
+            };
+        };
+    };
+    criticality: {
+        parameters: {
+            query?: {
+                what?: string;
+                of?: string;
+                near?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CriticalityView"];
+                };
+            };
+        };
+    };
+    changes: {
+        parameters: {
+            query: {
+                from: string;
+                level?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangesView"];
+                };
+            };
+        };
+    };
     dateOdds: {
         parameters: {
             query?: {
@@ -4372,28 +5276,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
-                };
-            };
-        };
-    };
-    criticality: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                run: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Criticality"][];
                 };
             };
         };

@@ -107,6 +107,10 @@ class DecisionTest {
         RunResult towards = run(plan.towards("M"));
         assertThat(towards.activities()).extracting(ActivityResult::criticality).containsExactly(1.0, 0.0, 1.0, 0.0);
         assertThat(towards.paths().get(0).activities()).containsExactly("A", "M");
+        assertThat(towards.activities().get(0).cruciality()).as("M ends with A").isCloseTo(1, within(1e-9));
+        assertThat(run(plan).activities().get(0).cruciality())
+                .as("the project does not")
+                .isZero();
         assertThatThrownBy(() -> plan.towards("Z")).hasMessageContaining("no milestone or activity \"Z\"");
     }
 

@@ -9,19 +9,19 @@ import jakarta.annotation.Nullable;
  * @param what start or finish, cost or duration; finish or cost where it is absent
  * @param of id of an activity or branch; the project where it is absent
  */
-record Asked(@Nullable String what, @Nullable String of) {
+public record Asked(@Nullable String what, @Nullable String of) {
 
     /** The id of what is meant. */
-    String item() {
+    public String item() {
         return or(of, Plan.PROJECT);
     }
 
-    boolean isProject() {
+    public boolean isProject() {
         return item().equals(Plan.PROJECT);
     }
 
     /** What is meant of a date or an amount; {@code usual} where nothing is said. */
-    String quantity(String usual) {
+    public String quantity(String usual) {
         return or(what, usual);
     }
 

@@ -1,11 +1,8 @@
 package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
-import app.tychon.core.model.Activity;
-import app.tychon.core.simulation.result.ActivityResult;
 import app.tychon.core.statistics.DateSample;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -98,25 +95,6 @@ class OddsController {
     @GetMapping("/spans")
     Spans spans(@PathVariable UUID run) {
         return Spans.of(simulations.open(run));
-    }
-
-    /** How often each activity drove the finish, in the plan's order. */
-    @GetMapping("/criticality")
-    List<Criticality> criticality(@PathVariable UUID run) {
-        Opened opened = simulations.open(run);
-        List<Criticality> rows = new ArrayList<>();
-        for (int i = 0; i < opened.plan().activities().size(); i++) {
-            Activity activity = opened.plan().activities().get(i);
-            ActivityResult result = opened.result().activities().get(i);
-            double day = activity.minutesPerDay(opened.plan().calendarOf(activity));
-            rows.add(new Criticality(
-                    activity.id(),
-                    activity.name(),
-                    result.criticality(),
-                    result.meanDuration() / day,
-                    result.sdDuration() / day));
-        }
-        return rows;
     }
 
     /** The same simulation once more with another seed, to see how far percentiles wander by chance. */

@@ -22,7 +22,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 
 /** A simulation opened for reading: a recorded run, or what live odds come from. What is costly is made when it is asked for. */
-final class Opened {
+public final class Opened {
     private static final int MOST_KEPT = 8;
     private static final long MOST_BYTES = Recent.shareOfMemory(0.03);
     /** An output is start, finish, duration and cost. */
@@ -70,11 +70,11 @@ final class Opened {
         cost = Sample.of(result.cost().totals());
     }
 
-    Plan plan() {
+    public Plan plan() {
         return plan;
     }
 
-    RunResult result() {
+    public RunResult result() {
         return result;
     }
 
@@ -84,7 +84,7 @@ final class Opened {
     }
 
     /** The working time of the project. */
-    WorkingTime time() {
+    public WorkingTime time() {
         return time;
     }
 
@@ -102,7 +102,7 @@ final class Opened {
         return DateSample.of(instants, time);
     }
 
-    CompiledPlan compiled() {
+    public CompiledPlan compiled() {
         synchronized (compilation) {
             if (compiled == null) {
                 compiled = compiling.get();
@@ -112,7 +112,7 @@ final class Opened {
     }
 
     /** Calculates something of so many iterations of this plan, where all that simulates takes its turn. */
-    <T> T calculate(int iterations, BiFunction<CompiledPlan, RunMonitor, T> work) {
+    public <T> T calculate(int iterations, BiFunction<CompiledPlan, RunMonitor, T> work) {
         RunSettings own = result.settings();
         RunSettings settings = new RunSettings(iterations, own.seed(), own.sampling(), own.threads());
         return calculator.calculate(RunNeeds.of(plan, settings).bytes(), monitor -> work.apply(compiled(), monitor));
@@ -123,7 +123,7 @@ final class Opened {
      *
      * @throws IllegalArgumentException where there is none
      */
-    synchronized Output output(String id) {
+    public synchronized Output output(String id) {
         return kept(outputs, id, () -> kept.apply(id)
                 .orElseGet(() -> calculate(
                         result.iterations(),
@@ -151,7 +151,7 @@ final class Opened {
     }
 
     /** The values of an activity, a branch or the project without any uncertainty; one of each. */
-    Output planned(String id) {
+    public Output planned(String id) {
         RunSettings once = new RunSettings(1, 0, result.settings().sampling(), 1);
         return calculate(1, (ready, monitor) -> Outputs.of(ready.with(Variation.CERTAIN), once, 1, id, monitor));
     }

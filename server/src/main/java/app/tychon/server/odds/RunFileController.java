@@ -24,7 +24,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/runs/{run}")
 class RunFileController {
-    private static final String CSV = "text/csv;charset=UTF-8";
     /** Points of a curve: every half percent. */
     private static final int STEPS = 200;
 
@@ -98,6 +97,6 @@ class RunFileController {
         try (Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8)) {
             rows.write(writer);
         }
-        return Download.of(out, CSV, run.plan().project().name() + ", " + name);
+        return Download.of(out, Download.CSV, run.plan().project().name() + ", " + name);
     }
 }

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Service;
 
 /** Simulations to be read, recorded or live, by their keys. The last few stay open. */
 @Service
-class Simulations {
+public class Simulations {
     private static final int MOST_OPEN = 4;
     private static final long MOST_BYTES = Recent.shareOfMemory(0.15);
 
@@ -43,7 +43,7 @@ class Simulations {
      * @throws app.tychon.server.problems.NotFoundException where there is none, or no longer
      * @throws app.tychon.server.problems.ConflictException where it has no results
      */
-    Opened open(UUID id) {
+    public Opened open(UUID id) {
         Optional<LiveRun> now = live.run(id);
         if (now.isPresent()) {
             LiveRun run = now.get();

@@ -20,7 +20,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/projects/{id}")
 class PlanFileController {
-    private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     private final PlanStore plans;
 
@@ -48,7 +47,7 @@ class PlanFileController {
     ResponseEntity<byte[]> downloadCsv(@PathVariable UUID id) throws IOException {
         return file(
                 id,
-                "text/csv;charset=UTF-8",
+                Download.CSV,
                 ".csv",
                 (plan, out) -> SheetFiles.csv(ScheduleSheet.of(plan.plan(), plan.schedule()), out));
     }
@@ -56,22 +55,22 @@ class PlanFileController {
     @GetMapping("/schedule.xlsx")
     ResponseEntity<byte[]> downloadXlsx(@PathVariable UUID id) throws IOException {
         return file(
-                id, XLSX, ".xlsx", (plan, out) -> SheetFiles.xlsx(ScheduleSheet.of(plan.plan(), plan.schedule()), out));
+                id,
+                Download.XLSX,
+                ".xlsx",
+                (plan, out) -> SheetFiles.xlsx(ScheduleSheet.of(plan.plan(), plan.schedule()), out));
     }
 
     /** The ranges alone, which {@code POST /ranges/file} takes. */
     @GetMapping("/ranges.csv")
     ResponseEntity<byte[]> downloadRangesCsv(@PathVariable UUID id) throws IOException {
-        return file(
-                id,
-                "text/csv;charset=UTF-8",
-                ", ranges.csv",
-                (plan, out) -> SheetFiles.csv(RangeSheet.of(plan.plan()), out));
+        return file(id, Download.CSV, ", ranges.csv", (plan, out) -> SheetFiles.csv(RangeSheet.of(plan.plan()), out));
     }
 
     @GetMapping("/ranges.xlsx")
     ResponseEntity<byte[]> downloadRangesXlsx(@PathVariable UUID id) throws IOException {
-        return file(id, XLSX, ", ranges.xlsx", (plan, out) -> SheetFiles.xlsx(RangeSheet.of(plan.plan()), out));
+        return file(
+                id, Download.XLSX, ", ranges.xlsx", (plan, out) -> SheetFiles.xlsx(RangeSheet.of(plan.plan()), out));
     }
 
     /** The grades alone, for another project. */

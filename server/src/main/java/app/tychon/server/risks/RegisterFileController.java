@@ -30,7 +30,6 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 @RequestMapping("/api/projects/{id}")
 class RegisterFileController {
-    private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     private final PlanStore plans;
     private final Edits edits;
@@ -45,7 +44,7 @@ class RegisterFileController {
         LoadedPlan plan = plans.find(id);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         SheetFiles.csv(RegisterSheet.of(plan.plan()), out);
-        return Download.of(out, "text/csv;charset=UTF-8", plan.plan().project().name() + ", risks.csv");
+        return Download.of(out, Download.CSV, plan.plan().project().name() + ", risks.csv");
     }
 
     @GetMapping("/risks.xlsx")
@@ -53,7 +52,7 @@ class RegisterFileController {
         LoadedPlan plan = plans.find(id);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         SheetFiles.xlsx(RegisterSheet.of(plan.plan()), out);
-        return Download.of(out, XLSX, plan.plan().project().name() + ", risks.xlsx");
+        return Download.of(out, Download.XLSX, plan.plan().project().name() + ", risks.xlsx");
     }
 
     /** What a register would change. */

@@ -9,6 +9,9 @@ import org.springframework.http.ResponseEntity;
 
 /** A file to be kept by the reader. */
 public final class Download {
+    public static final String CSV = "text/csv;charset=UTF-8";
+    public static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
     private Download() {}
 
     public static ResponseEntity<byte[]> of(ByteArrayOutputStream file, String type, String name) {

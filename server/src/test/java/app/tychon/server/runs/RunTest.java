@@ -62,7 +62,7 @@ class RunTest extends RunningTest {
             counted += count.asInt();
         }
         assertThat(counted).isEqualTo(5000);
-        JsonNode rows = read("/api/runs/" + run + "/criticality");
+        JsonNode rows = read("/api/runs/" + run + "/drivers/criticality").get("rows");
         assertThat(rows).hasSize(6);
         assertThat(rows.at("/0/share").asDouble()).as("all paths start there").isOne();
     }

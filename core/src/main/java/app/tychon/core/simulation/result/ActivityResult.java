@@ -6,7 +6,7 @@ import java.util.Optional;
  * What a run says of one activity.
  *
  * @param criticality share of iterations, 0 to 1, in which it lay on a longest path to the finish
- * @param cruciality Pearson's correlation of its duration with the project's
+ * @param cruciality Pearson's correlation of its duration with when the project, or what the plan aims at, ends
  * @param delay of a milestone that risks may strike: it keeps its duration of 0
  * @param meanDuration mean sampled duration, working minutes
  * @param sdDuration standard deviation of it

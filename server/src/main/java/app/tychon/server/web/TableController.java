@@ -1,0 +1,76 @@
+package app.tychon.server.web;
+
+import app.tychon.exchange.table.Sheet;
+import app.tychon.exchange.table.Sheet.Column;
+import app.tychon.exchange.table.Sheet.Line;
+import app.tychon.exchange.table.SheetFiles;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Makes a file of a table that is on screen, so that what is taken out is what is seen. Nothing is kept of it. */
+@RestController
+@RequestMapping("/api/tables")
+class TableController {
+    private static final int WIDEST = 48;
+    private static final int NARROWEST = 10;
+
+    /**
+     * A table.
+     *
+     * @param title of the file and its sheet
+     * @param rows  each with a text, a number or nothing for every column
+     */
+    record TableWords(String title, List<String> columns, List<List<JsonNode>> rows) {}
+
+    @PostMapping("/csv")
+    ResponseEntity<byte[]> tableAsCsv(@RequestBody TableWords table) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        SheetFiles.csv(sheet(table), out);
+        return Download.of(out, Download.CSV, table.title() + ".csv");
+    }
+
+    @PostMapping("/xlsx")
+    ResponseEntity<byte[]> tableAsXlsx(@RequestBody TableWords table) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        SheetFiles.xlsx(sheet(table), out);
+        return Download.of(out, Download.XLSX, table.title() + ".xlsx");
+    }
+
+    private static Sheet sheet(TableWords table) {
+        if (table.columns().isEmpty()) {
+            throw new IllegalArgumentException("columns: a table has at least one column");
+        }
+        for (int i = 0; i < table.rows().size(); i++) {
+            if (table.rows().get(i).size() != table.columns().size()) {
+                throw new IllegalArgumentException(
+                        "rows: row " + (i + 1) + " has " + table.rows().get(i).size() + " cells for "
+                                + table.columns().size() + " columns");
+            }
+        }
+        List<Column> columns = table.columns().stream()
+                .map(title -> new Column(title, Math.max(NARROWEST, Math.min(WIDEST, title.length() + 4))))
+                .toList();
+        List<Line> lines = table.rows().stream()
+                .map(row -> new Line(
+                        false, 1, row.stream().map(TableController::cell).toList()))
+                .toList();
+        // A sheet's name has at most 31 characters.
+        String title = table.title().length() > 31 ? table.title().substring(0, 31) : table.title();
+        return new Sheet(title, columns, 1, 0, lines);
+    }
+
+    private static Optional<Object> cell(JsonNode value) {
+        if (value.isNull()) {
+            return Optional.empty();
+        }
+        return Optional.of(value.isNumber() ? (Object) value.doubleValue() : value.asText());
+    }
+}
