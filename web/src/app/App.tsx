@@ -12,6 +12,7 @@ const PlanStage = lazily(() => import("../features/plan/PlanStage"), "PlanStage"
 const UpdateStage = lazily(() => import("../features/update/UpdateStage"), "UpdateStage", MEANWHILE);
 const RangesStage = lazily(() => import("../features/ranges/RangesStage"), "RangesStage", MEANWHILE);
 const RisksStage = lazily(() => import("../features/risks/RisksStage"), "RisksStage", MEANWHILE);
+const DriversStage = lazily(() => import("../features/drivers/DriversStage"), "DriversStage", MEANWHILE);
 const OddsStage = lazily(() => import("../features/odds/OddsStage"), "OddsStage", MEANWHILE);
 
 const page = (path: string, element: ReactNode) => ({ path, element, errorElement: <StageFault /> });
@@ -34,6 +35,7 @@ const router = createBrowserRouter([
           page("ranges", <RangesStage />),
           page("risks", <RisksStage />),
           page("odds", <OddsStage />),
+          page("drivers", <DriversStage />),
         ],
       },
       { path: "*", element: <Navigate to="/projects" replace /> },

@@ -36,8 +36,8 @@ export function Palette({ onClose }: { onClose: () => void }) {
         onRow: (row) => {
           if (!plan) return;
           reveal(plan, row);
-          if (stage === "odds")
-            void navigate(`/projects/${plan.project.id}/odds?of=${encodeURIComponent(row)}`);
+          if (stage === "odds" || stage === "drivers")
+            void navigate(`/projects/${plan.project.id}/${stage}?of=${encodeURIComponent(row)}`);
         },
       }),
     [text, plan, project, register.data, projects.data, offered, navigate, stage],

@@ -4,4 +4,5 @@ export const STAGES = [
   { path: "ranges", name: "Ranges" },
   { path: "risks", name: "Risks" },
   { path: "odds", name: "Odds" },
+  { path: "drivers", name: "Drivers" },
 ] as const;

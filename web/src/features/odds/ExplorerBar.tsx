@@ -4,10 +4,10 @@ import { refusalOf } from "../../shared/api/edits";
 import { useRowEdits } from "../../shared/api/rowEdits";
 import { notify } from "../../shared/ui/notify";
 import { Choice } from "../../shared/ui/Choice";
-import { useOddsStore } from "./oddsStore";
+import { useOddsStore } from "../../shared/odds/oddsStore";
 import { barWidth, type Quantity } from "../../shared/odds/quantity";
-import { LIVE_CHOICE, SourcePicker } from "./SourcePicker";
-import { SubjectPicker } from "./SubjectPicker";
+import { LIVE_CHOICE, SourcePicker } from "../../shared/odds/SourcePicker";
+import { SubjectPicker } from "../../shared/odds/SubjectPicker";
 import { PROJECT, QUANTITIES, type Subject } from "../../shared/odds/subject";
 
 const Input = chakra("input");

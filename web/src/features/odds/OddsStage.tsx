@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { History } from "lucide-react";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { PlanView, RunView } from "../../shared/api/client";
 import { useLiveOdds } from "../../shared/api/live";
 import { useRuns } from "../../shared/api/runs";
@@ -10,31 +10,29 @@ import { PlanQuality } from "../../shared/ui/PlanQuality";
 import { Stage } from "../../shared/stage/Stage";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
-import { useSubjectOfAddress } from "./useSubjectOfAddress";
+import { useSubjectOfAddress } from "../../shared/odds/useSubjectOfAddress";
 import { AsItMayTurnOut } from "./AsItMayTurnOut";
-import { CriticalityTable } from "./CriticalityTable";
 import { Explorer } from "./Explorer";
 import { fading } from "../../shared/ui/fading";
 import { FutureReplay } from "./FutureReplay";
 import { JointOdds } from "./JointOdds";
-import { subjectOf, useOddsStore } from "./oddsStore";
+import { subjectOf, useOddsStore } from "../../shared/odds/oddsStore";
 import { RunControl } from "./RunControl";
 import { RunInProgress } from "./RunInProgress";
 import { RunsDialog } from "./RunsDialog";
-import { LIVE, ofLive, ofRun, type Source, useSource } from "./source";
-import { LIVE_CHOICE, SourcePicker } from "./SourcePicker";
-import { StaleBand } from "./StaleBand";
+import { LIVE, ofLive, ofRun, type Source, useSource } from "../../shared/odds/source";
+import { LIVE_CHOICE, SourcePicker } from "../../shared/odds/SourcePicker";
+import { StaleBand } from "../../shared/odds/StaleBand";
 import type { Which } from "./useOdds";
 
 const PlanLink = chakra(Link);
 
-type View = "chance" | "timeline" | "joint" | "drives" | "future";
+type View = "chance" | "timeline" | "joint" | "future";
 
 const VIEWS: { value: View; label: string }[] = [
   { value: "chance", label: "Chance" },
   { value: "timeline", label: "As it may turn out" },
   { value: "joint", label: "Time and money" },
-  { value: "drives", label: "What drives it" },
   { value: "future", label: "One future" },
 ];
 
@@ -45,7 +43,9 @@ export function OddsStage() {
   const runs = useRuns(plan.project.id);
   const all = runs.data ?? [];
   const { source, choose } = useSource(plan, all);
-  const [view, setView] = useState<View>("chance");
+  const [address] = useSearchParams();
+  const asked = Number(address.get("future"));
+  const [view, setView] = useState<View>(asked > 0 ? "future" : "chance");
   const [listed, setListed] = useState(false);
   const [compared, setCompared] = useState("");
   const running = all.find((run) => run.state === "running");
@@ -111,6 +111,7 @@ export function OddsStage() {
           source={source}
           run={source.key}
           view={view}
+          future={asked > 0 ? asked : undefined}
           onView={setView}
           compared={compared === (source.run?.id ?? LIVE) ? "" : compared}
           onCompare={setCompared}
@@ -150,14 +151,20 @@ interface ShownProps {
   source: Source;
   run: string;
   view: View;
+  /** The future that is looked into first. */
+  future?: number;
   onView: (view: View) => void;
   compared: string;
   onCompare: (source: string) => void;
 }
 
 /** What a source says, in the view that was chosen; paler while it is not of the plan as it is. */
-function Shown({ plan, runs, source, run, view, onView, compared, onCompare }: ShownProps) {
-  const [which, setWhich] = useState<Which>({ by: "chance", chance: plan.project.confidence });
+function Shown({ plan, runs, source, run, view, future, onView, compared, onCompare }: ShownProps) {
+  const [which, setWhich] = useState<Which>(
+    future === undefined
+      ? { by: "chance", chance: plan.project.confidence }
+      : { by: "number", number: future },
+  );
   const subject = useOddsStore((state) => subjectOf(state, plan.project.id));
   const live = useLiveOdds(plan.project.id, plan.project.revision);
   const other = runs.find((one) => one.id === compared);
@@ -191,7 +198,6 @@ function Shown({ plan, runs, source, run, view, onView, compared, onCompare }: S
           }}
         />
       )}
-      {view === "drives" && <CriticalityTable run={run} onOdds={lookAt} />}
       {view === "future" && (
         <FutureReplay run={run} currency={currency} which={which} onWhich={setWhich} onOdds={lookAt} />
       )}

@@ -8,7 +8,7 @@ import { formatMoney, formatSigned, formatWhole } from "../../shared/format/numb
 import { TextField } from "../../shared/ui/Field";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { InputChanges } from "./InputChanges";
-import { hasResults, isCutShort } from "./source";
+import { hasResults, isCutShort } from "../../shared/odds/source";
 
 interface Props {
   plan: PlanView;

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { LiveView, PlanView, RunView } from "../../shared/api/client";
 import type { Heading } from "../../shared/heading/heading";
-import { levelsOf, subjectOf, useOddsStore } from "./oddsStore";
+import { levelsOf, subjectOf, useOddsStore } from "../../shared/odds/oddsStore";
 import { progressWords, soFarSentence } from "./runWords";
-import { hasResults, isCutShort, ofLive, ofRun, runWords } from "./source";
+import { hasResults, isCutShort, ofLive, ofRun, runWords } from "../../shared/odds/source";
 
 const run = {
   id: "r1",

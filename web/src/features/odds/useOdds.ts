@@ -89,15 +89,6 @@ export function useReading(run: string | undefined, subject: Subject, line: Line
   });
 }
 
-export function useCriticality(run: string) {
-  return useQuery({
-    queryKey: ["criticality", run],
-    queryFn: () => answer(http.GET("/api/runs/{run}/criticality", { params: { path: { run } } })),
-    staleTime: FOR_EVER,
-    placeholderData: keepPreviousData,
-  });
-}
-
 /** The same simulation with another seed, by its number. */
 export const readRepeat = (run: string, number: number) =>
   answer(http.GET("/api/runs/{run}/repeats/{number}", { params: { path: { run, number } } }));

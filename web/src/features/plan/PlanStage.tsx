@@ -10,6 +10,7 @@ import { formatDay } from "../../shared/format/dates";
 import { formatMoney } from "../../shared/format/numbers";
 import { type PlanDrawing, PlanGrid } from "../../shared/planGrid/PlanGrid";
 import { FindBar } from "../../shared/grid/FindBar";
+import { LitNote } from "../../shared/grid/LitNote";
 import { FILTERS, sieveOf } from "../../shared/planGrid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { Choice } from "../../shared/ui/Choice";
@@ -48,6 +49,7 @@ export function PlanStage() {
   const [zoom, setZoom] = useState<Zoom>("whole");
   const selected = useGridStore((state) => viewOf(state, plan.project.id).active?.row);
   const search = useGridStore((state) => viewOf(state, plan.project.id).search);
+  const lit = useGridStore((state) => viewOf(state, plan.project.id).lit);
   const sieve = useMemo(() => sieveOf(plan, search), [plan, search]);
   const navigate = useNavigate();
   const choice = useColumnChoice("plan");
@@ -125,6 +127,7 @@ export function PlanStage() {
             .
           </Box>
           <PlanQuality plan={plan} />
+          {lit && <LitNote grid={plan.project.id} title={lit.title} />}
           {live.spans && !live.current && (
             <Box color="softInk" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" role="status">
               Mist of before the last edit
@@ -162,6 +165,7 @@ export function PlanStage() {
         columns={shown}
         drawing={drawing}
         sieve={sieve}
+        lit={lit?.ids}
         onSheet={openSheet}
       />
     </Stage>

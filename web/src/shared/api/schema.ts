@@ -1762,10 +1762,28 @@ export interface components {
             /** Format: date */
             done?: string;
         };
+        ActivityRisk: {
+            id: string;
+            title: string;
+            mark: string;
+            /** Format: double */
+            value: number;
+        };
         ActivitySheet: {
             predecessors: components["schemas"]["Neighbour"][];
             successors: components["schemas"]["Neighbour"][];
             costs: string[];
+        };
+        ActivitySide: {
+            /** Format: double */
+            total: number;
+            /** Format: double */
+            own: number;
+            risks: components["schemas"]["ActivityRisk"][];
+            /** Format: double */
+            waiting: number;
+            /** Format: double */
+            overlap: number;
         };
         ActivityView: {
             id: string;
@@ -1800,18 +1818,6 @@ export interface components {
             combineRisks: string;
             notes?: string;
             range: components["schemas"]["RangeView"];
-        };
-        AxisView: {
-            key: string;
-            name: string;
-            unit: string;
-            /** Format: double */
-            line: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            high: number;
-            counts: number[];
         };
         BadCell: {
             /** Format: int32 */
@@ -1892,7 +1898,7 @@ export interface components {
             column: string;
             message: string;
         };
-        ChangeView: {
+        ChangeStep: {
             kind: string;
             /** Format: date-time */
             finish: string;
@@ -1906,7 +1912,7 @@ export interface components {
         ChangesView: {
             /** Format: double */
             level: number;
-            steps: components["schemas"]["ChangeView"][];
+            steps: components["schemas"]["ChangeStep"][];
         };
         CheckView: {
             findings: components["schemas"]["FindingView"][];
@@ -2416,16 +2422,8 @@ export interface components {
         InsideActivityView: {
             /** Format: double */
             level: number;
-            time: components["schemas"]["SideView"];
-            money?: components["schemas"]["SideView"];
-        };
-        InsideView: {
-            cause: string;
-            /** Format: double */
-            change: number;
-            parts: components["schemas"]["PartView"][];
-            /** Format: double */
-            overlap: number;
+            time: components["schemas"]["ActivitySide"];
+            money?: components["schemas"]["ActivitySide"];
         };
         JointView: {
             /** Format: date-time */
@@ -2632,11 +2630,6 @@ export interface components {
             /** Format: double */
             cost: number;
         };
-        PartView: {
-            input: components["schemas"]["InputView"];
-            /** Format: double */
-            change: number;
-        };
         PastLook: {
             /** Format: double */
             perYear: number;
@@ -2651,6 +2644,14 @@ export interface components {
             name: string;
             observations: number[][];
             on?: string[];
+        };
+        PathStep: {
+            id: string;
+            name: string;
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            finish: string;
         };
         PathView: {
             /** Format: int32 */
@@ -2670,7 +2671,9 @@ export interface components {
             partsAt?: string;
             meetsAt?: string;
             beyond: number[];
-            steps: components["schemas"]["StepView"][];
+            /** Format: int32 */
+            example: number;
+            steps: components["schemas"]["PathStep"][];
         };
         PathsView: {
             towards?: string;
@@ -2909,13 +2912,6 @@ export interface components {
             what: string;
             fields: components["schemas"]["FieldChange"][];
         };
-        RiskPartView: {
-            id: string;
-            title: string;
-            mark: string;
-            /** Format: double */
-            value: number;
-        };
         RiskRemoval: {
             risks: string[];
         };
@@ -3109,14 +3105,34 @@ export interface components {
             unit: string;
             levels: components["schemas"]["LevelView"][];
         };
+        ScatterAxis: {
+            key: string;
+            name: string;
+            unit: string;
+            /** Format: double */
+            line: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            counts: number[];
+        };
+        ScatterPoint: {
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         ScatterView: {
-            x: components["schemas"]["AxisView"];
-            y: components["schemas"]["AxisView"];
+            x: components["schemas"]["ScatterAxis"];
+            y: components["schemas"]["ScatterAxis"];
             /** Format: int32 */
             futures: number;
             /** Format: int32 */
             every: number;
-            points: components["schemas"]["PointView"][];
+            points: components["schemas"]["ScatterPoint"][];
             /** Format: double */
             both: number;
             /** Format: double */
@@ -3221,17 +3237,6 @@ export interface components {
             total: number;
             rows: components["schemas"]["SharedRow"][];
         };
-        SideView: {
-            /** Format: double */
-            total: number;
-            /** Format: double */
-            own: number;
-            risks: components["schemas"]["RiskPartView"][];
-            /** Format: double */
-            waiting: number;
-            /** Format: double */
-            overlap: number;
-        };
         Sight: {
             outlook: components["schemas"]["Outlook"];
             /** Format: double */
@@ -3291,22 +3296,35 @@ export interface components {
             floatFutures: number;
             rows: components["schemas"]["SpareRow"][];
         };
-        StaircaseView: {
+        StairInside: {
+            cause: string;
             /** Format: double */
-            level: number;
-            /** Format: int32 */
-            asItIs: number;
-            steps: components["schemas"]["StepView"][];
-            target?: components["schemas"]["GoalValue"];
+            change: number;
+            parts: components["schemas"]["StairPart"][];
             /** Format: double */
-            targetChange?: number;
+            overlap: number;
         };
-        StepView: {
+        StairPart: {
+            input: components["schemas"]["InputView"];
+            /** Format: double */
+            change: number;
+        };
+        StairStep: {
             cause: string;
             value: components["schemas"]["GoalValue"];
             /** Format: double */
             change: number;
             opens: boolean;
+        };
+        StaircaseView: {
+            /** Format: double */
+            level: number;
+            /** Format: int32 */
+            asItIs: number;
+            steps: components["schemas"]["StairStep"][];
+            target?: components["schemas"]["GoalValue"];
+            /** Format: double */
+            targetChange?: number;
         };
         StruckView: {
             id: string;
@@ -4905,7 +4923,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["InsideView"];
+                    "*/*": components["schemas"]["StairInside"];
                 };
             };
         };

@@ -1,7 +1,9 @@
 import { Menu, Portal } from "@chakra-ui/react";
 import { Download } from "lucide-react";
 import type { RefObject } from "react";
+import { refusalOf } from "../api/edits";
 import { keepFile, pngOf, svgOf } from "./picture";
+import { takeTable, type TakenTable } from "./takeTable";
 import { notify } from "../ui/notify";
 import { ToolButton } from "../ui/ToolButton";
 
@@ -13,16 +15,20 @@ interface Props {
   /** What the picture is of. */
   chart: RefObject<HTMLElement | null>;
   /** The numbers behind it, as tables with their addresses. */
-  tables: readonly { label: string; href: string }[];
+  tables?: readonly { label: string; href: string }[];
+  /** What is seen, as a table that is made when it is asked for. */
+  table?: () => TakenTable;
+  /** What it says, in words fit for a letter. */
+  letter?: string;
 }
 
 /** The chart as a picture, and the numbers behind it as tables. */
-export function TakeOutMenu({ name, title, chart, tables }: Props) {
+export function TakeOutMenu({ name, title, chart, tables = [], table, letter }: Props) {
   const picture = async () => (chart.current ? svgOf(chart.current, title) : "");
   const attempt = (action: () => Promise<void>, said?: string) => () =>
     void action().then(
       () => said && notify(said),
-      (error: unknown) => notify(`No picture could be made: ${String(error)}`),
+      (error: unknown) => notify(`It could not be taken out: ${refusalOf(error)}`),
     );
   const copy = async () =>
     navigator.clipboard.write([new ClipboardItem({ "image/png": picture().then(pngOf) })]);
@@ -54,6 +60,24 @@ export function TakeOutMenu({ name, title, chart, tables }: Props) {
               Picture (PNG)
             </Menu.Item>
             <Menu.Separator borderColor="line" />
+            {table && (
+              <>
+                <Menu.Item value="csv" onSelect={attempt(() => takeTable("csv", name, table()))}>
+                  Table of text (CSV)
+                </Menu.Item>
+                <Menu.Item value="xlsx" onSelect={attempt(() => takeTable("xlsx", name, table()))}>
+                  Spreadsheet (XLSX)
+                </Menu.Item>
+              </>
+            )}
+            {letter && (
+              <Menu.Item
+                value="letter"
+                onSelect={attempt(() => navigator.clipboard.writeText(letter), "The paragraph is copied.")}
+              >
+                Copy a paragraph for a letter
+              </Menu.Item>
+            )}
             {tables.map(({ label, href }) => (
               <Menu.Item key={href} value={href} asChild>
                 <a href={href} download>

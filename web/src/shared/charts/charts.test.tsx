@@ -111,7 +111,7 @@ describe("a plot", () => {
         <Mark kind="estimate" x={5} y={5} />
         <Mark kind="threat" x={15} y={5} />
         <Mark kind="opportunity" x={25} y={5} hollow />
-        <Mark kind="cost" x={35} y={5} />
+        <Mark kind="money" x={35} y={5} />
       </svg>,
     );
     const drawn = [...container.querySelectorAll("svg > *")];

@@ -1,5 +1,5 @@
 /** What a mark stands for; each has a shape and a colour of its own, so that either alone tells it. */
-export type MarkKind = "estimate" | "threat" | "opportunity" | "cost";
+export type MarkKind = "estimate" | "threat" | "opportunity" | "money";
 
 interface MarkProps {
   kind: MarkKind;
@@ -10,18 +10,18 @@ interface MarkProps {
   hollow?: boolean;
 }
 
-const COLOURS: Record<MarkKind, string> = {
-  estimate: "var(--chakra-colors-simulated)",
+export const MARK_COLOURS: Record<MarkKind, string> = {
+  estimate: "var(--chakra-colors-action)",
   threat: "var(--chakra-colors-risk)",
   opportunity: "var(--chakra-colors-action)",
-  cost: "var(--chakra-colors-plan)",
+  money: "var(--chakra-colors-soft-ink)",
 };
 
-/** A disc for an estimate, a wedge that points down for a threat and up for an opportunity, a bar for money. */
+/** A disc for an estimate, a wedge that points down for a threat and up for an opportunity, a square for money. */
 export function Mark({ kind, x, y, size = 5, hollow = false }: MarkProps) {
   const look = {
-    fill: hollow ? "var(--chakra-colors-ground)" : COLOURS[kind],
-    stroke: COLOURS[kind],
+    fill: hollow ? "var(--chakra-colors-ground)" : MARK_COLOURS[kind],
+    stroke: MARK_COLOURS[kind],
     strokeWidth: 1.5,
   };
   switch (kind) {
@@ -31,8 +31,8 @@ export function Mark({ kind, x, y, size = 5, hollow = false }: MarkProps) {
       return <path d={`M${x - size} ${y - size * 0.8}h${2 * size}L${x} ${y + size}Z`} {...look} />;
     case "opportunity":
       return <path d={`M${x - size} ${y + size * 0.8}h${2 * size}L${x} ${y - size}Z`} {...look} />;
-    case "cost":
-      return <rect x={x - size} y={y - size * 0.6} width={2 * size} height={1.2 * size} {...look} />;
+    case "money":
+      return <rect x={x - size * 0.9} y={y - size * 0.9} width={1.8 * size} height={1.8 * size} {...look} />;
   }
 }
 

@@ -23,6 +23,8 @@ interface View {
   picked: ReadonlySet<string>;
   search: Search;
   scrollTop: number;
+  /** Rows that are lit, as what something chosen elsewhere is about, with what that is. */
+  lit?: { title: string; ids: ReadonlySet<string> };
 }
 
 interface GridState {
@@ -33,6 +35,7 @@ interface GridState {
   pick: (grid: string, active: Place) => void;
   look: (grid: string, search: Partial<Search>) => void;
   scrolled: (grid: string, scrollTop: number) => void;
+  light: (grid: string, lit: View["lit"]) => void;
 }
 
 const NOTHING: Search = { text: "" };
@@ -66,6 +69,7 @@ export const useGridStore = create<GridState>()((set) => {
       }),
     look: (grid, search) => change(grid, (view) => ({ search: { ...view.search, ...search }, scrollTop: 0 })),
     scrolled: (grid, scrollTop) => change(grid, () => ({ scrollTop })),
+    light: (grid, lit) => change(grid, () => ({ lit })),
   };
 });
 

@@ -12,6 +12,13 @@ export interface Word {
 /** All words that are explained, in the order of the alphabet. The guide's list is made of this one. */
 export const GLOSSARY: readonly Word[] = [
   {
+    id: "a day less",
+    term: "A day less",
+    means:
+      "What it is worth to shorten an activity: how far the chosen percentile moves when its work takes a working day, or a tenth, less in every future.",
+    see: ["percentile", "removal"],
+  },
+  {
     id: "activity",
     term: "Activity",
     means: "A piece of work with a duration, a calendar and a place in the logic of the plan.",
@@ -79,9 +86,24 @@ export const GLOSSARY: readonly Word[] = [
     see: ["longest path", "future"],
   },
   {
+    id: "cruciality",
+    term: "Cruciality",
+    means:
+      "The correlation of an activity's duration with when the project, or what one looks at, ends. It may be high for work that seldom drives, where the two move together.",
+    see: ["criticality", "rank correlation"],
+  },
+  {
     id: "data date",
     term: "Data date",
     means: "Up to here progress is known. Nothing that is not done yet can happen before it.",
+  },
+  {
+    id: "driving path",
+    term: "Driving path",
+    also: ["path"],
+    means:
+      "The chain of work that decided when a future ended, each link of which held the next one up. Every future has one, and they are counted.",
+    see: ["criticality", "longest path"],
   },
   {
     id: "exposure",
@@ -118,6 +140,14 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "One way it may turn out: every duration, cost and risk drawn once, the schedule and the money calculated from them. A simulation is thousands of them.",
     see: ["run", "live odds"],
+  },
+  {
+    id: "give back",
+    term: "Time to give back",
+    also: ["padding", "too much time"],
+    means:
+      "Days of a planned duration that are not needed to keep it with the confidence asked for, risks included.",
+    see: ["confidence", "percentile"],
   },
   {
     id: "grade",
@@ -189,6 +219,14 @@ export const GLOSSARY: readonly Word[] = [
     see: ["sd", "percentile"],
   },
   {
+    id: "merge bias",
+    term: "Merge bias",
+    also: ["paths that meet"],
+    means:
+      "Where several paths meet, the latest of them counts, so the meeting is later on average than any one of them, and a plan that follows its longest path alone is too early.",
+    see: ["driving path"],
+  },
+  {
     id: "milestone",
     term: "Milestone",
     means: "An event without duration that others wait for, or that has been promised.",
@@ -199,6 +237,13 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "When simulated work of a row is under way: the denser, the more futures are at it. Beside it the thin rail is the plan.",
     see: ["future"],
+  },
+  {
+    id: "nearly critical",
+    term: "Nearly critical",
+    means:
+      "The share of futures in which an activity's float is within so many days: a little more, and it would drive.",
+    see: ["criticality", "total float"],
   },
   {
     id: "past work",
@@ -237,6 +282,30 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "How uncertain a duration or an amount is: a shape with its points, or a grade. A row without one takes just what is planned.",
     see: ["grade", "shape", "likely"],
+  },
+  {
+    id: "rank correlation",
+    term: "Rank correlation",
+    also: ["Spearman"],
+    means:
+      "Whether more of one quantity goes with more of another, from −1 to +1, by their ranks: it does not mind curves, and says nothing of what makes what.",
+    see: ["correlation", "slope"],
+  },
+  {
+    id: "rank range",
+    term: "Rank",
+    also: ["ranks that chance could swap"],
+    means:
+      "Where an input stands by its swing. Where the difference to others is within their errors, chance alone could swap them, and the ranks it may have are told as from–to.",
+    see: ["swing"],
+  },
+  {
+    id: "removal",
+    term: "Removal",
+    also: ["held at plan"],
+    means:
+      "How far a percentile moves when one estimate is held at its planned value, or one risk does not strike, all else drawn the same.",
+    see: ["percentile", "swing"],
   },
   {
     id: "response",
@@ -284,11 +353,27 @@ export const GLOSSARY: readonly Word[] = [
     see: ["run"],
   },
   {
+    id: "sensitivity index",
+    term: "Schedule sensitivity index",
+    also: ["SSI"],
+    means:
+      "Criticality times the standard deviation of an activity's duration, over that of when the project ends: high for work that both drives and varies.",
+    see: ["criticality", "sd"],
+  },
+  {
     id: "shape",
     term: "Shape",
     also: ["triangular", "PERT", "lognormal", "uniform"],
     means: "How chance is spread over a range: which values are more likely than others.",
     see: ["range"],
+  },
+  {
+    id: "share of variance",
+    term: "Share of variance",
+    also: ["contribution"],
+    means:
+      "The part of a quantity's variance that goes with one input, by a straight line through all inputs. The shares and what is left unexplained add up to one.",
+    see: ["slope", "sd"],
   },
   {
     id: "skewness",
@@ -298,12 +383,36 @@ export const GLOSSARY: readonly Word[] = [
     see: ["sd"],
   },
   {
+    id: "slope",
+    term: "Slope",
+    also: ["coefficient", "regression"],
+    means:
+      "By how much a date or a cost moves when an input moves by one of its units (a day, a strike, an amount) and all others stay. In standard deviations of both it is the standardised coefficient.",
+    see: ["share of variance"],
+  },
+  {
+    id: "staircase",
+    term: "Staircase",
+    also: ["from plan to P80"],
+    means:
+      "From the plan to a percentile, one cause after the other with the same random numbers, so that the steps add up exactly.",
+    see: ["percentile", "removal"],
+  },
+  {
     id: "steady",
     term: "Until steady",
     also: ["tolerance", "convergence"],
     means:
       "A run ends by itself once the mean and the percentile that matters are known to a share of the standard deviation, with a certainty of 95 % unless it is chosen otherwise.",
     see: ["run", "mean", "sd"],
+  },
+  {
+    id: "swing",
+    term: "Swing",
+    also: ["tornado"],
+    means:
+      "Where a date or a cost lies on average when an input is in its lowest tenth of futures and in its highest. A list of swings, the widest first, is a tornado.",
+    see: ["rank range"],
   },
   {
     id: "target",

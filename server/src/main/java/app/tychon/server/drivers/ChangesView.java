@@ -14,7 +14,7 @@ import java.util.List;
  *
  * @param level percent
  */
-record ChangesView(double level, List<ChangeView> steps) {
+record ChangesView(double level, List<ChangeStep> steps) {
     /**
      * A kind of change.
      *
@@ -24,7 +24,7 @@ record ChangesView(double level, List<ChangeView> steps) {
      * @param cost   the percentile of the cost
      * @param money  by how much it moved that
      */
-    record ChangeView(String kind, LocalDateTime finish, double days, double cost, double money) {}
+    record ChangeStep(String kind, LocalDateTime finish, double days, double cost, double money) {}
 
     static ChangesView of(Opened earlier, Opened later, double level) {
         RunSettings own = later.result().settings();
@@ -34,11 +34,11 @@ record ChangesView(double level, List<ChangeView> steps) {
                 iterations, (plan, monitor) -> PlanChange.of(earlier.plan(), later.plan(), settings, level, monitor));
         WorkingTime time = later.time();
         double day = later.plan().projectCalendar().hoursPerDay() * 60;
-        List<ChangeView> views = new ArrayList<>();
+        List<ChangeStep> views = new ArrayList<>();
         for (int i = 0; i < steps.size(); i++) {
             PlanChange.Step step = steps.get(i);
             PlanChange.Step before = steps.get(Math.max(0, i - 1));
-            views.add(new ChangeView(
+            views.add(new ChangeStep(
                     step.kind().map(StaircaseView::name).orElse(""),
                     Instants.toCivil(step.finish()),
                     (time.work(step.finish()) - time.work(before.finish())) / day,

@@ -163,7 +163,7 @@ class DriversController {
 
     /** What is in one of its steps. */
     @GetMapping("/drivers/staircase/{cause}")
-    StaircaseView.InsideView staircaseStep(
+    StaircaseView.StairInside staircaseStep(
             @PathVariable UUID run,
             @ParameterObject Asked asked,
             @PathVariable String cause,

@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
  * @param time  days of its calendar
  * @param money absent where none stands on it
  */
-record InsideActivityView(double level, SideView time, @Nullable SideView money) {
+record InsideActivityView(double level, ActivitySide time, @Nullable ActivitySide money) {
     /**
      * @param total   at the level, less planned
      * @param own     its own estimate
@@ -26,9 +26,9 @@ record InsideActivityView(double level, SideView time, @Nullable SideView money)
      * @param waiting for what comes before
      * @param overlap what makes them add up
      */
-    record SideView(double total, double own, List<RiskPartView> risks, double waiting, double overlap) {}
+    record ActivitySide(double total, double own, List<ActivityRisk> risks, double waiting, double overlap) {}
 
-    record RiskPartView(String id, String title, String mark, double value) {}
+    record ActivityRisk(String id, String title, String mark, double value) {}
 
     static InsideActivityView of(Opened run, String id, double level) {
         Activity activity = run.plan().activities().stream()
@@ -50,12 +50,12 @@ record InsideActivityView(double level, SideView time, @Nullable SideView money)
                         .orElse(null));
     }
 
-    private static SideView view(InsideActivity.Side side, double unit, Map<String, Risk> risks) {
-        return new SideView(
+    private static ActivitySide view(InsideActivity.Side side, double unit, Map<String, Risk> risks) {
+        return new ActivitySide(
                 side.total() / unit,
                 side.own() / unit,
                 side.risks().stream()
-                        .map(part -> new RiskPartView(
+                        .map(part -> new ActivityRisk(
                                 part.risk(),
                                 risks.get(part.risk()).title(),
                                 risks.get(part.risk()).kind().name().toLowerCase(Locale.ROOT),

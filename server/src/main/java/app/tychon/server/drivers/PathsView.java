@@ -12,6 +12,7 @@ import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -53,6 +54,7 @@ record PathsView(
      * @param partsAt  the first activity that is not on the most frequent path; absent where there is none
      * @param meetsAt  the first after those that is again
      * @param beyond   its share of the futures beyond each of the levels
+     * @param example  number, from 1, of the future in which it drove whose length lies nearest to their mean
      */
     record PathView(
             int number,
@@ -65,10 +67,11 @@ record PathsView(
             @Nullable String partsAt,
             @Nullable String meetsAt,
             List<Double> beyond,
-            List<StepView> steps) {}
+            int example,
+            List<PathStep> steps) {}
 
     /** An activity on a path, with its mean dates where that drove. */
-    record StepView(String id, String name, LocalDateTime start, LocalDateTime finish) {}
+    record PathStep(String id, String name, LocalDateTime start, LocalDateTime finish) {}
 
     static PathsView of(Goal goal, CompiledPlan plan, DrivingFutures driving, double threshold) {
         int futures = driving.pathOf().length;
@@ -129,16 +132,26 @@ record PathsView(
                 parts < 0 ? null : ids.get(parts),
                 meets < 0 ? null : ids.get(meets),
                 levels.stream().map(shares -> shares[path]).toList(),
+                example(goal, driving, path, sample.mean()),
                 steps(goal.run().plan(), own));
     }
 
-    private static List<StepView> steps(Plan plan, DatedPath path) {
+    private static int example(Goal goal, DrivingFutures driving, int path, double meanDays) {
+        return 1
+                + IntStream.range(0, driving.pathOf().length)
+                        .filter(i -> driving.pathOf()[i] == path)
+                        .boxed()
+                        .min(Comparator.comparingDouble(i -> Math.abs(driving.length()[i] / goal.unit() - meanDays)))
+                        .orElse(0);
+    }
+
+    private static List<PathStep> steps(Plan plan, DatedPath path) {
         Map<String, String> names = new HashMap<>();
         for (Activity activity : plan.activities()) {
             names.put(activity.id(), activity.name());
         }
         return IntStream.range(0, path.activities().size())
-                .mapToObj(i -> new StepView(
+                .mapToObj(i -> new PathStep(
                         path.activities().get(i),
                         names.get(path.activities().get(i)),
                         Instants.toCivil(path.start()[i]),

@@ -29,11 +29,11 @@ import java.util.stream.IntStream;
  * @param slope    of the straight line through it, units of y a unit of x; of a date, days
  */
 record ScatterView(
-        AxisView x,
-        AxisView y,
+        ScatterAxis x,
+        ScatterAxis y,
         int futures,
         int every,
-        List<PointView> points,
+        List<ScatterPoint> points,
         double both,
         double onlyX,
         double onlyY,
@@ -59,10 +59,11 @@ record ScatterView(
      * @param high   the greatest
      * @param counts how many futures lie in each of equal parts between them
      */
-    record AxisView(String key, String name, String unit, double line, double low, double high, List<Integer> counts) {}
+    record ScatterAxis(
+            String key, String name, String unit, double line, double low, double high, List<Integer> counts) {}
 
     /** @param number of the future in its run, from 1 */
-    record PointView(int number, double x, double y) {}
+    record ScatterPoint(int number, double x, double y) {}
 
     static ScatterView of(Side x, Side y, OptionalDouble atX, OptionalDouble atY) {
         double lineX = atX.orElseGet(x::usualLine);
@@ -82,7 +83,7 @@ record ScatterView(
                 every,
                 IntStream.range(0, count)
                         .filter(i -> i % every == 0)
-                        .mapToObj(i -> new PointView(i + 1, xs[i], ys[i]))
+                        .mapToObj(i -> new ScatterPoint(i + 1, xs[i], ys[i]))
                         .toList(),
                 shares.both(),
                 shares.onlyX(),
@@ -101,9 +102,9 @@ record ScatterView(
         return value.isPresent() ? value.getAsDouble() : null;
     }
 
-    private static AxisView axis(Side side, double line) {
+    private static ScatterAxis axis(Side side, double line) {
         Histogram histogram = Histogram.of(Sample.of(side.told()), BINS);
-        return new AxisView(
+        return new ScatterAxis(
                 side.key(),
                 side.name(),
                 side.unit(),

@@ -15,8 +15,8 @@ import app.tychon.core.simulation.settings.Input.Key;
 import app.tychon.core.simulation.settings.Input.Kind;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
-import app.tychon.server.drivers.StaircaseView.InsideView;
-import app.tychon.server.drivers.StaircaseView.PartView;
+import app.tychon.server.drivers.StaircaseView.StairInside;
+import app.tychon.server.drivers.StaircaseView.StairPart;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -65,7 +65,7 @@ final class StaircaseInside {
     }
 
     /** @throws IllegalArgumentException where there is no such step */
-    static InsideView of(Goal goal, String cause, double level, RunMonitor monitor) {
+    static StairInside of(Goal goal, String cause, double level, RunMonitor monitor) {
         StaircaseView whole = StaircaseView.of(goal, level, monitor);
         double change = whole.steps().stream()
                 .filter(step -> step.cause().equals(cause))
@@ -73,22 +73,22 @@ final class StaircaseInside {
                 .orElseThrow(() -> new IllegalArgumentException("there is no step \"" + cause + "\""))
                 .change();
         StaircaseInside inside = new StaircaseInside(goal, level, monitor);
-        List<PartView> parts = goal.aim().equals(Aim.COST) ? inside.money(cause) : inside.causes(cause);
-        double sum = parts.stream().mapToDouble(PartView::change).sum();
-        return new InsideView(cause, change, parts, change - sum);
+        List<StairPart> parts = goal.aim().equals(Aim.COST) ? inside.money(cause) : inside.causes(cause);
+        double sum = parts.stream().mapToDouble(StairPart::change).sum();
+        return new StairInside(cause, change, parts, change - sum);
     }
 
-    private List<PartView> causes(String cause) {
+    private List<StairPart> causes(String cause) {
         Staircase.Cause step = Stream.of(Staircase.Cause.values())
                 .filter(one -> StaircaseView.name(one).equals(cause))
                 .findFirst()
                 .orElseThrow();
         return Staircase.of(goal.run().compiled(), goal.aim(), goal.settings(), level).inside(step, monitor).stream()
-                .map(part -> new PartView(view(part.key()), part.moved().change() / goal.unit()))
+                .map(part -> new StairPart(view(part.key()), part.moved().change() / goal.unit()))
                 .toList();
     }
 
-    private List<PartView> money(String cause) {
+    private List<StairPart> money(String cause) {
         CostSamples cost = goal.run().result().cost();
         RunSettings settings = goal.settings();
         var plan = goal.run().compiled();
@@ -106,9 +106,9 @@ final class StaircaseInside {
         return List.of();
     }
 
-    private static <K> List<PartView> parts(List<Part<K>> parts, Function<K, InputView> view) {
+    private static <K> List<StairPart> parts(List<Part<K>> parts, Function<K, InputView> view) {
         return parts.stream()
-                .map(part -> new PartView(view.apply(part.key()), part.change()))
+                .map(part -> new StairPart(view.apply(part.key()), part.change()))
                 .toList();
     }
 

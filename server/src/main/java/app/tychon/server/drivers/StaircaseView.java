@@ -17,7 +17,7 @@ import java.util.Locale;
  * @param target what was promised; absent where nothing was
  */
 record StaircaseView(
-        double level, int asItIs, List<StepView> steps, @Nullable GoalValue target, @Nullable Double targetChange) {
+        double level, int asItIs, List<StairStep> steps, @Nullable GoalValue target, @Nullable Double targetChange) {
 
     /**
      * One step.
@@ -27,10 +27,10 @@ record StaircaseView(
      * @param change what it adds
      * @param opens  whether there is something in it to look at one by one
      */
-    record StepView(String cause, GoalValue value, double change, boolean opens) {}
+    record StairStep(String cause, GoalValue value, double change, boolean opens) {}
 
     /** One thing in a step, and what it would add alone. */
-    record PartView(InputView input, double change) {}
+    record StairPart(InputView input, double change) {}
 
     /**
      * What is in a step.
@@ -38,18 +38,18 @@ record StaircaseView(
      * @param parts   the strongest first
      * @param overlap what makes them add up to the step
      */
-    record InsideView(String cause, double change, List<PartView> parts, double overlap) {}
+    record StairInside(String cause, double change, List<StairPart> parts, double overlap) {}
 
     private record Landing(String cause, double value, boolean opens) {}
 
     static StaircaseView of(Goal goal, double level, RunMonitor monitor) {
         boolean byMoney = goal.aim().equals(Aim.COST);
         List<Landing> landings = byMoney ? money(goal, level) : causes(goal, level, monitor);
-        List<StepView> steps = new ArrayList<>();
+        List<StairStep> steps = new ArrayList<>();
         for (int i = 0; i < landings.size(); i++) {
             Landing landing = landings.get(i);
             double before = i == 0 ? landing.value() : landings.get(i - 1).value();
-            steps.add(new StepView(
+            steps.add(new StairStep(
                     landing.cause(),
                     goal.tell(landing.value()),
                     (landing.value() - before) / goal.unit(),

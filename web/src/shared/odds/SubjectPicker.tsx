@@ -1,9 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { ChevronDown } from "lucide-react";
 import { useCallback, useMemo } from "react";
-import type { PlanView } from "../../shared/api/client";
-import { PickerPopover } from "../../shared/ui/PickerPopover";
-import { found, type Item, itemsOf, nameOf, type Subject } from "../../shared/odds/subject";
+import type { PlanView } from "../api/client";
+import { PickerPopover } from "../ui/PickerPopover";
+import { found, type Item, itemsOf, nameOf, type Subject } from "./subject";
 
 const Button = chakra("button");
 

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import type { RunView } from "../../shared/api/client";
+import type { RunView } from "../api/client";
 import { hasResults, LIVE, runWords } from "./source";
 
 const Select = chakra("select");

@@ -1,8 +1,8 @@
 import { useSearchParams } from "react-router";
-import type { LiveView, PlanView, RunView } from "../../shared/api/client";
-import { useLiveOdds } from "../../shared/api/live";
-import { formatMoment } from "../../shared/format/dates";
-import { formatWhole } from "../../shared/format/numbers";
+import type { LiveView, PlanView, RunView } from "../api/client";
+import { useLiveOdds } from "../api/live";
+import { formatMoment } from "../format/dates";
+import { formatWhole } from "../format/numbers";
 
 /** Whose odds are looked at: the live ones, or those of a recorded run. */
 export interface Source {

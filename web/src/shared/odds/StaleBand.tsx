@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import type { RunView } from "../../shared/api/client";
+import type { RunView } from "../api/client";
 
 /** Says so as soon as the plan is no longer the one that was simulated. */
 export function StaleBand({ run, revision }: { run: RunView; revision: number }) {

@@ -1,6 +1,6 @@
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
-import { PROJECT_FINISH, type Subject } from "../../shared/odds/subject";
+import { PROJECT_FINISH, type Subject } from "./subject";
 
 interface OddsState {
   /** What is looked at, by project. */

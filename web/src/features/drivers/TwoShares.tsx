@@ -1,0 +1,74 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import type { SharedRow } from "../../shared/api/client";
+import { Mark, type MarkKind } from "../../shared/charts/marks";
+import { colourOf } from "./spindles";
+import { sharedWords } from "./pathWords";
+
+const Button = chakra("button");
+const WIDTH = 300;
+const EDGE = 16;
+const HEIGHT = 26;
+
+interface Props {
+  rows: readonly SharedRow[];
+  currency: string;
+  onGo: (row: SharedRow) => void;
+}
+
+/** What is told of each input on one axis from none to all: full among the late futures, hollow among the others. */
+export function TwoShares({ rows, currency, onGo }: Props) {
+  const x = (share: number) => EDGE + share * (WIDTH - 2 * EDGE);
+  return (
+    <Box>
+      <Flex color="softInk" fontSize="12px">
+        <Box flex="1" />
+        <svg width={WIDTH} height="18" fill="currentColor" aria-hidden="true">
+          {[0, 0.25, 0.5, 0.75, 1].map((share) => (
+            <text key={share} x={x(share)} y="13" textAnchor="middle">
+              {share * 100} %
+            </text>
+          ))}
+        </svg>
+      </Flex>
+      {rows.map((row) => {
+        const { what, how } = sharedWords(row, currency);
+        const over = row.struck || row.lateBeyond >= row.othersBeyond;
+        const late = row.struck ? row.late : over ? row.lateBeyond : 1 - row.lateBeyond;
+        const others = row.struck ? row.others : over ? row.othersBeyond : 1 - row.othersBeyond;
+        const colour = colourOf(row.input.mark);
+        return (
+          <Flex key={row.input.key} align="center" borderTopWidth="1px" borderColor="line" title={how}>
+            <Box color="softInk" width="58px" flexShrink="0">
+              {row.input.id}
+            </Box>
+            <Button
+              flex="1"
+              minW="0"
+              truncate
+              textAlign="left"
+              cursor="pointer"
+              _hover={{ color: "action" }}
+              onClick={() => onGo(row)}
+              data-shared={row.input.key}
+            >
+              {what}
+            </Button>
+            <svg width={WIDTH} height={HEIGHT} role="img" aria-label={how} style={{ flexShrink: 0 }}>
+              <line x1={x(0)} x2={x(1)} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--chakra-colors-line)" />
+              <line
+                x1={x(others)}
+                x2={x(late)}
+                y1={HEIGHT / 2}
+                y2={HEIGHT / 2}
+                stroke={colour}
+                strokeWidth="2"
+              />
+              <Mark kind={row.input.mark as MarkKind} x={x(others)} y={HEIGHT / 2} hollow />
+              <Mark kind={row.input.mark as MarkKind} x={x(late)} y={HEIGHT / 2} />
+            </svg>
+          </Flex>
+        );
+      })}
+    </Box>
+  );
+}

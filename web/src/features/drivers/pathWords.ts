@@ -1,0 +1,68 @@
+import type { PathsView, PathView, SharedRow } from "../../shared/api/client";
+import { formatMoney, formatOne } from "../../shared/format/numbers";
+import { throughOf } from "./river";
+
+const inHundred = (share: number) => {
+  const whole = Math.round(share * 100);
+  return share > 0 && whole === 0 ? "under 1" : `${whole}`;
+};
+
+export { inHundred };
+
+const TOLD = 3;
+/** A path that drives so often is the one to watch. */
+const MOSTLY = 0.5;
+const DIFFERS = 1.2;
+
+/** Which path it is, and how often. */
+export function pathsSentence({ paths }: PathsView, end: string): string {
+  const first = paths[0];
+  if (!first) return `No path leads to ${end}.`;
+  const name = (path: PathView) => throughOf(path, paths).name;
+  if (paths.length === 1) return `One path drives ${end} in every future.`;
+  if (first.share >= MOSTLY)
+    return `The path through ${name(first)} drives ${end} in ${inHundred(first.share)} of 100 futures; ${paths.length - 1} ${paths.length === 2 ? "other shares" : "others share"} the rest.`;
+  const told = paths
+    .slice(0, TOLD)
+    .map((path, i) => `${name(path)} in ${inHundred(path.share)}${i === 0 ? " of 100 futures" : ""}`);
+  return `No one path is sure: ${end} is driven through ${told.slice(0, -1).join(", through ")}, and through ${told.at(-1)}.`;
+}
+
+/** What is to be known of one path. */
+export function pathSentence(path: PathView, limit: string): string {
+  const { share, lateShare } = path;
+  const lead = `It drives in ${inHundred(share)} of 100 futures`;
+  if (lateShare === undefined) return `${lead}.`;
+  const late = `in ${inHundred(lateShare)} of 100 of those that end after ${limit}`;
+  if (lateShare > share * DIFFERS) return `${lead}, but ${late}: where it drives, it is long.`;
+  if (lateShare * DIFFERS < share) return `${lead}, but only ${late}: where it drives, it is short.`;
+  return `${lead}, and ${late}.`;
+}
+
+/** Where it parts from the most frequent path. */
+export function partsSentence({ partsAt, meetsAt, number }: PathView): string {
+  if (number === 1) return "It is the most frequent path.";
+  if (!partsAt) return "All of its work lies on the most frequent path too.";
+  return `It parts from the most frequent path at ${partsAt}${meetsAt ? `, and meets it again at ${meetsAt}` : ", and does not meet it again"}.`;
+}
+
+/** How an input fell among some futures, and among the others. */
+export function sharedWords(row: SharedRow, currency: string): { what: string; how: string } {
+  if (row.struck)
+    return {
+      what: `${row.input.name} struck`,
+      how: `in ${inHundred(row.late)} of 100 of these, otherwise in ${inHundred(row.others)}`,
+    };
+  const over = row.lateBeyond >= row.othersBeyond;
+  const value =
+    row.unit === "money"
+      ? formatMoney(row.cut, currency)
+      : `${formatOne(row.cut)} ${row.unit === "day" ? "days" : ""}`;
+  const verb = row.unit === "money" ? "cost" : "took";
+  const these = over ? row.lateBeyond : 1 - row.lateBeyond;
+  const others = over ? row.othersBeyond : 1 - row.othersBeyond;
+  return {
+    what: `${row.input.name} ${verb} ${over ? "over" : "at most"} ${value.trim()}`,
+    how: `in ${inHundred(these)} of 100 of these, otherwise in ${inHundred(others)}`,
+  };
+}
