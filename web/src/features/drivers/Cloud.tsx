@@ -10,7 +10,7 @@ const Svg = chakra("svg");
 const INDIGO = "var(--chakra-colors-simulated)";
 /** Room for the distributions beside the axes. */
 const BESIDE = 34;
-const EACH_TICK = 92;
+const EACH_TICK = 64;
 const EACH_TICK_UP = 44;
 
 interface Props {

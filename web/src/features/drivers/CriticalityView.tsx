@@ -173,7 +173,7 @@ function surprises(rows: readonly CriticalityRow[]): string {
     );
   if (often[0])
     said.push(
-      `${often.length === 1 ? "One activity" : `${formatWhole(often.length)} activities`} off it drive${often.length === 1 ? "s" : ""} often: ${often[0].name} in ${shareOfFutures(often[0].share).toLowerCase()}.`,
+      `${often.length === 1 ? "One activity" : `${formatWhole(often.length)} activities`} off the plan's longest path drive${often.length === 1 ? "s" : ""} often: ${often[0].name} in ${shareOfFutures(often[0].share).toLowerCase()}.`,
     );
   return capital(said.join(" "));
 }

@@ -54,7 +54,7 @@ export function InputPanel({ plan, run, row, goal, look, onFuture }: Props) {
           {row.name}
         </Box>
         <Box mt="1" color="softInk" data-testid="row-sentence">
-          {rowSentence(row, look.measure, goal)} {view && conditional(view, currency)}
+          {rowSentence(row, look.measure, goal)} {view && conditional(view, currency, "it")}
         </Box>
       </Box>
       {input && scatter.isError && <Box role="alert">{refusalOf(scatter.error)}</Box>}

@@ -10,7 +10,7 @@ import { BeyondField } from "./BeyondField";
 import { type Goal, outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
 import { inHundred, sharedWords } from "./pathWords";
-import { throughOf } from "./river";
+import { pathName, waysOf } from "./ways";
 import { SharedList } from "./SharedList";
 import { TwoShares } from "./TwoShares";
 import { useThings } from "./toThing";
@@ -149,6 +149,7 @@ const told = (row: SharedRow, currency: string) => {
 
 /** How often each path drives the late ones, beside the others. */
 function pathLines(paths: readonly PathView[]) {
+  const ways = waysOf(paths);
   return paths
     .filter(
       ({ lateShare, otherShare }) =>
@@ -162,7 +163,7 @@ function pathLines(paths: readonly PathView[]) {
     .slice(0, 4)
     .map((path) => ({
       number: path.number,
-      text: `The path through ${throughOf(path, paths).name} drove in ${inHundred(path.lateShare ?? 0)} of 100 of them, otherwise in ${inHundred(path.otherShare ?? 0)}.`,
+      text: `The path through ${pathName(path, ways)} drove in ${inHundred(path.lateShare ?? 0)} of 100 of them, otherwise in ${inHundred(path.otherShare ?? 0)}.`,
     }));
 }
 

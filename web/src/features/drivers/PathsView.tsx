@@ -16,7 +16,8 @@ import { BeyondField } from "./BeyondField";
 import { capital, type Goal, outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
 import { partsSentence, pathSentence, pathsSentence } from "./pathWords";
-import { type River, riverOf, throughOf } from "./river";
+import { type River, riverOf } from "./river";
+import { pathName, type Way, waysOf } from "./ways";
 import { RiverDrawing } from "./RiverDrawing";
 import { SharedList } from "./SharedList";
 import { ShareByLimit } from "./ShareByLimit";
@@ -36,13 +37,14 @@ export function PathsView({ plan, run, goal, look, onFuture }: ViewProps) {
     () => (paths.data && paths.data.paths.length > 0 ? riverOf(paths.data.paths) : undefined),
     [paths.data],
   );
+  const ways = useMemo(() => waysOf(paths.data?.paths ?? []), [paths.data]);
   if (paths.isError) return <Notice alert>{refusalOf(paths.error)}</Notice>;
   if (!paths.data || !river) return <Notice>Following the driving path of every future…</Notice>;
   const view = paths.data;
   const chosen = view.paths.find(({ number }) => number === look.path) ?? view.paths[0];
   const target = plan.activities.find(({ id }) => id === view.towards);
   const end = target ? `“${target.name}”` : "the finish";
-  const title = capital(pathsSentence(view, end));
+  const title = capital(pathsSentence(ways, end));
   return (
     <Flex height="100%" {...fading(view.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pt="3" overflow="auto">
@@ -80,13 +82,20 @@ export function PathsView({ plan, run, goal, look, onFuture }: ViewProps) {
         </Box>
         <PathTable
           view={view}
+          ways={ways}
           goal={goal}
           chosen={chosen?.number ?? 1}
           onChoose={(path) => look.set({ path })}
         />
       </Flex>
       {chosen && (
-        <PathPanel key={chosen.number} {...{ plan, run, goal, look, onFuture }} view={view} path={chosen} />
+        <PathPanel
+          key={chosen.number}
+          {...{ plan, run, goal, look, onFuture }}
+          view={view}
+          ways={ways}
+          path={chosen}
+        />
       )}
     </Flex>
   );
@@ -112,13 +121,14 @@ function Sized(props: SizedProps) {
 
 interface TableProps {
   view: Paths;
+  ways: readonly Way[];
   goal: Goal;
   chosen: number;
   onChoose: (path: number) => void;
 }
 
 /** The paths one by one. */
-function PathTable({ view, goal, chosen, onChoose }: TableProps) {
+function PathTable({ view, ways, goal, chosen, onChoose }: TableProps) {
   const number = { as: "td", textAlign: "right", py: "1", pl: "5", whiteSpace: "nowrap" } as const;
   const rest = view.paths.slice(MOST_ROWS).reduce((sum, { share }) => sum + share, 0) + view.others;
   const more = view.paths.length - MOST_ROWS;
@@ -174,7 +184,7 @@ function PathTable({ view, goal, chosen, onChoose }: TableProps) {
                   title={path.steps.map(({ id, name }) => `${id} ${name}`).join(" → ")}
                   onClick={() => onChoose(path.number)}
                 >
-                  {throughOf(path, view.paths).name}
+                  {pathName(path, ways)}
                   <Box as="span" color="softInk">
                     {" "}
                     · {path.steps.map(({ id }) => id).join(" → ")}
@@ -207,18 +217,20 @@ function PathPanel({
   look,
   onFuture,
   view,
+  ways,
   path,
-}: ViewProps & { view: Paths; path: PathView }) {
+}: ViewProps & { view: Paths; ways: readonly Way[]; path: PathView }) {
   const { id, currency } = plan.project;
   const shared = usePath(run, goal.subject.of, path.number);
   const things = useThings(plan);
   const navigate = useNavigate();
-  const through = throughOf(path, view.paths);
+  const name = pathName(path, ways);
+  const way = ways.find(({ paths: its }) => its.includes(path));
   const show = () => {
-    const first = path.steps.find((step) => step.id === through.id) ?? path.steps[0];
+    const first = path.steps.find(({ id: step }) => step === way?.id) ?? path.steps[0];
     if (first) reveal(plan, first.id);
     useGridStore.getState().light(id, {
-      title: `the path through ${through.name}`,
+      title: `the path through ${name}`,
       ids: new Set(path.steps.map((step) => step.id)),
     });
     void navigate(`/projects/${id}/plan`);
@@ -241,7 +253,7 @@ function PathPanel({
     >
       <Box>
         <Box fontSize="16px" fontWeight="650" lineHeight="1.25">
-          Through {through.name}
+          Through {name}
         </Box>
         <Box mt="1" color="softInk" data-testid="path-sentence">
           {pathSentence(path, goal.value(view.beyond))} Where it drives, it takes {formatOne(path.meanDays)}{" "}

@@ -13,6 +13,9 @@ const EACH_TICK = 104;
 /** A letter, about, in pixels. */
 const LETTER = 6.6;
 const LEAST_BAND = 1.5;
+const BEND = 14;
+/** Pieces of a band overlap by so much, or one would see where they meet. */
+const SEAM = 0.6;
 
 interface Props {
   river: River;
@@ -31,9 +34,14 @@ export function RiverDrawing({ river, chosen, end, width, height, onChoose }: Pr
   const unit = room / river.depth;
   const band = (path: number) => Math.max(LEAST_BAND, (river.shares.get(path) ?? 0) * unit);
   const yOf = (reach: Reach, path: number) => TOP + (reach.top + offsetIn(reach, path, river.shares)) * unit;
+  const begins = new Set(river.passages.map(({ to }) => to));
+  const goesOn = new Set(river.passages.map(({ from }) => from));
+  /** Where bands part or meet, they leave room for the bend. */
+  const pad = (reach: Reach) => Math.min(BEND, (x(reach.to) - x(reach.from)) / 3);
+  const left = (reach: Reach) => x(reach.from) + (begins.has(reach) ? pad(reach) : 0);
+  const right = (reach: Reach) => x(reach.to) - (goesOn.has(reach) ? pad(reach) : 0);
   const look = (path: number) => ({
     fill: path === chosen ? "var(--chakra-colors-simulated)" : "var(--chakra-colors-simulated-soft)",
-    fillOpacity: path === chosen ? 0.85 : 0.75,
     cursor: "pointer",
     onClick: () => onChoose(path),
     "data-path": path,
@@ -63,15 +71,15 @@ export function RiverDrawing({ river, chosen, end, width, height, onChoose }: Pr
           {river.passages
             .filter((passage) => passage.path === path)
             .map((passage, i) => (
-              <path key={i} d={passageOf(passage, x, yOf, band(path))} {...look(path)} />
+              <path key={i} d={passageOf(passage, x, pad, yOf, band(path))} {...look(path)} />
             ))}
           {river.reaches
             .filter((reach) => reach.paths.includes(path))
             .map((reach) => (
               <rect
                 key={reach.ids[0]}
-                x={x(reach.from)}
-                width={Math.max(2, x(reach.to) - x(reach.from))}
+                x={left(reach) - SEAM}
+                width={Math.max(1, right(reach) - left(reach)) + 2 * SEAM}
                 y={yOf(reach, path)}
                 height={band(path)}
                 {...look(path)}
@@ -81,7 +89,7 @@ export function RiverDrawing({ river, chosen, end, width, height, onChoose }: Pr
             ))}
         </g>
       ))}
-      <Labels river={river} x={x} unit={unit} chosen={chosen} />
+      <Labels river={river} x={x} unit={unit} />
       <text
         x={x(last.to) + 8}
         y={TOP + (last.top + last.share / 2) * unit + 4}
@@ -97,12 +105,13 @@ export function RiverDrawing({ river, chosen, end, width, height, onChoose }: Pr
 function passageOf(
   { path, from, to }: Passage,
   x: (time: number) => number,
+  pad: (reach: Reach) => number,
   yOf: (reach: Reach, path: number) => number,
   thick: number,
 ): string {
   const [y1, y2] = [yOf(from, path), yOf(to, path)];
-  const x2 = x(to.from);
-  const x1 = Math.min(x(from.to), x2);
+  const x2 = x(to.from) + pad(to);
+  const x1 = Math.min(x(from.to) - pad(from), x2 - 1);
   const middle = (x1 + x2) / 2;
   const end = Math.max(x2, x1 + 1);
   return `M${x1} ${y1}C${middle} ${y1} ${middle} ${y2} ${end} ${y2}V${y2 + thick}C${middle} ${y2 + thick} ${middle} ${y1 + thick} ${x1} ${y1 + thick}Z`;
@@ -112,11 +121,10 @@ interface LabelsProps {
   river: River;
   x: (time: number) => number;
   unit: number;
-  chosen: number;
 }
 
 /** Codes over the reaches that have room for them, the widest bands first. */
-function Labels({ river, x, unit, chosen }: LabelsProps) {
+function Labels({ river, x, unit }: LabelsProps) {
   const taken: { left: number; right: number; top: number; bottom: number }[] = [];
   const labels = [...river.reaches]
     .sort((a, b) => b.share - a.share || b.to - b.from - (a.to - a.from))
@@ -137,9 +145,9 @@ function Labels({ river, x, unit, chosen }: LabelsProps) {
       );
       if (!free) return [];
       taken.push(place);
-      return [{ reach, text, middle, y, inside: tall > 20 }];
+      return [{ reach, text, middle, y }];
     });
-  return labels.map(({ reach, text, middle, y, inside }) => (
+  return labels.map(({ reach, text, middle, y }) => (
     <text
       key={reach.ids[0]}
       x={middle}
@@ -147,9 +155,11 @@ function Labels({ river, x, unit, chosen }: LabelsProps) {
       textAnchor="middle"
       fontWeight="600"
       pointerEvents="none"
-      fill={
-        inside && reach.paths.includes(chosen) ? "var(--chakra-colors-panel)" : "var(--chakra-colors-ink)"
-      }
+      fill="var(--chakra-colors-ink)"
+      stroke="var(--chakra-colors-ground)"
+      strokeWidth="3"
+      strokeLinejoin="round"
+      paintOrder="stroke"
     >
       {text}
     </text>

@@ -76,7 +76,8 @@ export function StaircaseView(props: ViewProps & { runs: RunView[] }) {
 /** One cause after the other. */
 function Causes({ plan, run, goal, look, tools }: ViewProps & { tools: React.ReactNode }) {
   const stairs = useStaircase(run, goal.subject, look.level);
-  const inside = useStep(run, goal.subject, isOf(stairs.data, look.step) ? look.step : undefined, look.level);
+  const open = opened(stairs.data, look.step);
+  const inside = useStep(run, goal.subject, open, look.level);
   const chart = useRef<HTMLDivElement>(null);
   if (stairs.isError) return <Notice alert>{refusalOf(stairs.error)}</Notice>;
   if (!stairs.data) return <Notice>Simulating one cause after the other…</Notice>;
@@ -128,7 +129,7 @@ function Causes({ plan, run, goal, look, tools }: ViewProps & { tools: React.Rea
                   }
                 : undefined
             }
-            chosen={look.step}
+            chosen={open}
             tick={(value) => tickText(value, goal)}
             onOpen={(step) => look.set({ step })}
           />
@@ -151,7 +152,7 @@ function Causes({ plan, run, goal, look, tools }: ViewProps & { tools: React.Rea
       >
         <Box>{tools}</Box>
         {inside.isError && <Box role="alert">{refusalOf(inside.error)}</Box>}
-        {inside.data && inside.data.cause === look.step ? (
+        {inside.data && inside.data.cause === open ? (
           <Inside inside={inside.data} goal={goal} plan={plan} />
         ) : (
           <Box color="softInk">
@@ -165,8 +166,16 @@ function Causes({ plan, run, goal, look, tools }: ViewProps & { tools: React.Rea
   );
 }
 
-const isOf = (view: Stairs | undefined, step: string | undefined) =>
-  view?.steps.some(({ cause, opens }) => opens && cause === step) ?? false;
+/** The step that is open: the one that was chosen, else the largest. */
+function opened(view: Stairs | undefined, step: string | undefined): string | undefined {
+  const open = (view?.steps ?? []).filter(({ opens }) => opens);
+  if (open.some(({ cause }) => cause === step)) return step;
+  const largest = open.reduce<(typeof open)[number] | undefined>(
+    (best, one) => (!best || Math.abs(one.change) > Math.abs(best.change) ? one : best),
+    undefined,
+  );
+  return largest?.change ? largest.cause : undefined;
+}
 
 const tickText = (value: number, goal: Goal) =>
   value === 0
@@ -240,19 +249,28 @@ export function Sized(props: SizedProps) {
   );
 }
 
-/** All steps in numbers, with their sum: what is drawn adds up. */
+/** All steps in numbers, with their sums: what is drawn adds up. */
 function Sums({ view, goal }: { view: Stairs; goal: Goal }) {
-  const whole = view.steps.reduce((sum, { change }) => sum + change, 0);
+  const counted = view.steps.slice(1, view.asItIs);
+  const beyond = view.steps.slice(view.asItIs);
+  const sum = (steps: Stairs["steps"]) => steps.reduce((all, { change }) => all + change, 0);
+  const one = ({ cause, change }: Stairs["steps"][number]) => (
+    <Box key={cause} whiteSpace="nowrap">
+      {stepName(cause)} <b data-change={change}>{goal.signed(change)}</b>
+    </Box>
+  );
   return (
     <Flex wrap="wrap" columnGap="5" rowGap="0.5" color="softInk" pt="1" data-testid="sums">
-      {view.steps.slice(1).map(({ cause, change }) => (
-        <Box key={cause} whiteSpace="nowrap">
-          {stepName(cause)} <b data-change={change}>{goal.signed(change)}</b>
-        </Box>
-      ))}
+      {counted.map(one)}
       <Box whiteSpace="nowrap" color="ink">
-        together <b data-whole={whole}>{goal.signed(whole)}</b>
+        together <b data-whole={sum(counted)}>{goal.signed(sum(counted))}</b>
       </Box>
+      {beyond.map(one)}
+      {beyond.length > 0 && (
+        <Box whiteSpace="nowrap" color="ink">
+          with them <b>{goal.signed(sum(view.steps.slice(1)))}</b>
+        </Box>
+      )}
     </Flex>
   );
 }
@@ -295,7 +313,7 @@ function Inside({ inside, goal, plan }: InsideProps) {
       {parts.length > MOST_TOLD && (
         <Part
           text={goal.signed(others)}
-          name={`${parts.length - MOST_TOLD} others`}
+          name={parts.length - MOST_TOLD === 1 ? "another" : `${parts.length - MOST_TOLD} others`}
           share={Math.abs(others) / most}
         />
       )}

@@ -51,6 +51,20 @@ export function Steps({ steps, target, chosen, tick, width, height, onOpen }: Pr
   const each = (plot.right - plot.left) / steps.length;
   return (
     <Svg width={width} height={height} fontSize="12.5px" role="group" aria-label="Steps from the plan">
+      {steps.map(
+        ({ id }, i) =>
+          id === chosen && (
+            <rect
+              key={id}
+              x={plot.left + i * each}
+              width={each}
+              y={plot.top - 20}
+              height={height - plot.top + 20}
+              fill="var(--chakra-colors-action-tint)"
+              fillOpacity="0.6"
+            />
+          ),
+      )}
       <SideAxis
         plot={plot}
         ticks={roundTicks(low, high + air, Math.max(2, height / EACH_TICK)).map((value) => ({
@@ -100,8 +114,7 @@ export function Steps({ steps, target, chosen, tick, width, height, onOpen }: Pr
               width={each}
               y={plot.top - 20}
               height={height - plot.top + 20}
-              fill={isChosen ? "var(--chakra-colors-action-tint)" : "transparent"}
-              fillOpacity="0.6"
+              fill="transparent"
             />
             <rect
               x={middle - (each * PILLAR) / 2}

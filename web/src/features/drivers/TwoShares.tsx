@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { SharedRow } from "../../shared/api/client";
 import { Mark, type MarkKind } from "../../shared/charts/marks";
 import { colourOf } from "./spindles";
-import { sharedWords } from "./pathWords";
+import { inHundred, sharedWords } from "./pathWords";
 
 const Button = chakra("button");
 const WIDTH = 300;
@@ -29,6 +29,9 @@ export function TwoShares({ rows, currency, onGo }: Props) {
             </text>
           ))}
         </svg>
+        <Box width="64px" textAlign="right">
+          in 100
+        </Box>
       </Flex>
       {rows.map((row) => {
         const { what, how } = sharedWords(row, currency);
@@ -66,6 +69,13 @@ export function TwoShares({ rows, currency, onGo }: Props) {
               <Mark kind={row.input.mark as MarkKind} x={x(others)} y={HEIGHT / 2} hollow />
               <Mark kind={row.input.mark as MarkKind} x={x(late)} y={HEIGHT / 2} />
             </svg>
+            <Box width="64px" flexShrink="0" textAlign="right">
+              {inHundred(late)}
+              <Box as="span" color="softInk">
+                {" "}
+                · {inHundred(others)}
+              </Box>
+            </Box>
           </Flex>
         );
       })}

@@ -1,6 +1,6 @@
-import type { PathsView, PathView, SharedRow } from "../../shared/api/client";
+import type { PathView, SharedRow } from "../../shared/api/client";
 import { formatMoney, formatOne } from "../../shared/format/numbers";
-import { throughOf } from "./river";
+import type { Way } from "./ways";
 
 const inHundred = (share: number) => {
   const whole = Math.round(share * 100);
@@ -10,23 +10,21 @@ const inHundred = (share: number) => {
 export { inHundred };
 
 const TOLD = 3;
-/** A path that drives so often is the one to watch. */
-const MOSTLY = 0.5;
 const DIFFERS = 1.2;
 
-/** Which path it is, and how often. */
-export function pathsSentence({ paths }: PathsView, end: string): string {
-  const first = paths[0];
+/** Which way it is, and how often. */
+export function pathsSentence(ways: readonly Way[], end: string): string {
+  const [first, ...others] = ways;
   if (!first) return `No path leads to ${end}.`;
-  const name = (path: PathView) => throughOf(path, paths).name;
-  if (paths.length === 1) return `One path drives ${end} in every future.`;
-  if (first.share >= MOSTLY)
-    return `The path through ${name(first)} drives ${end} in ${inHundred(first.share)} of 100 futures; ${paths.length - 1} ${paths.length === 2 ? "other shares" : "others share"} the rest.`;
-  const told = paths
+  if (others.length === 0) return `One way leads to ${end} in every future: through ${first.name}.`;
+  const told = ways
     .slice(0, TOLD)
-    .map((path, i) => `${name(path)} in ${inHundred(path.share)}${i === 0 ? " of 100 futures" : ""}`);
-  return `No one path is sure: ${end} is driven through ${told.slice(0, -1).join(", through ")}, and through ${told.at(-1)}.`;
+    .map(({ name, share }, i) => `${name} in ${inHundred(share)}${i === 0 ? " of 100 futures" : ""}`);
+  const count = NUMBERS[ways.length] ?? `${ways.length}`;
+  return `${count} ways lead to ${end}: through ${told.slice(0, -1).join(", ")} and ${told.at(-1)}.`;
 }
+
+const NUMBERS: Record<number, string> = { 2: "Two", 3: "Three", 4: "Four", 5: "Five", 6: "Six" };
 
 /** What is to be known of one path. */
 export function pathSentence(path: PathView, limit: string): string {

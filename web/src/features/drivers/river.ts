@@ -44,7 +44,7 @@ export const drawnPaths = (paths: readonly PathView[]) =>
   paths.filter(({ share }, i) => i === 0 || share >= LEAST).slice(0, MOST);
 
 /**
- * Paths as a river: work that the same paths go through becomes a reach, placed where those paths would lie on average, and
+ * Paths as a river: work that the same paths go through becomes a reach, placed where the first of those paths lies, and
  * pushed down where it would lie over another at the same time.
  */
 export function riverOf(paths: readonly PathView[]): River {
@@ -92,8 +92,6 @@ type Step = PathView["steps"][number];
 
 function newReach(members: PathView[], step: Step, homes: ReadonlyMap<number, number>): Reach {
   const share = members.reduce((sum, member) => sum + member.share, 0);
-  const middle =
-    members.reduce((sum, member) => sum + member.share * (homes.get(member.number) ?? 0), 0) / share;
   return {
     ids: [step.id],
     names: [step.name],
@@ -101,7 +99,8 @@ function newReach(members: PathView[], step: Step, homes: ReadonlyMap<number, nu
     share,
     from: mean(members, step.id, "start"),
     to: mean(members, step.id, "finish"),
-    top: middle - share / 2,
+    // What is drawn highest stays straight; others join it from below.
+    top: Math.min(...members.map(({ number }) => homes.get(number) ?? 0)),
   };
 }
 
@@ -137,12 +136,12 @@ function inOrder(paths: readonly PathView[]): PathView[] {
   return [...paths].sort((a, b) => likeness(b) - likeness(a) || a.number - b.number);
 }
 
-/** Where the middle of each path would lie if it never met another. */
+/** Where the upper edge of each path would lie if it never met another. */
 function homesOf(paths: readonly PathView[]): ReadonlyMap<number, number> {
   const homes = new Map<number, number>();
   let top = 0;
   for (const { number, share } of paths) {
-    homes.set(number, top + share / 2);
+    homes.set(number, top);
     top += share + GAP;
   }
   return homes;
@@ -156,8 +155,7 @@ function settle(reaches: Reach[]): number {
     const sorted = [...reaches].sort((a, b) => a.top - b.top);
     sorted.forEach((reach, i) => {
       for (const other of sorted.slice(0, i)) {
-        const together = reach.from < other.to && other.from < reach.to;
-        if (together) reach.top = Math.max(reach.top, other.top + other.share + GAP / 3);
+        if (lieOver(reach, other)) reach.top = Math.max(reach.top, other.top + other.share + GAP / 3);
       }
     });
   }
@@ -165,6 +163,10 @@ function settle(reaches: Reach[]): number {
   for (const reach of reaches) reach.top -= highest;
   return Math.max(...reaches.map(({ top, share }) => top + share));
 }
+
+/** Whether two reaches would cover each other: what one path goes through comes one after the other. */
+const lieOver = (reach: Reach, other: Reach) =>
+  reach.from < other.to && other.from < reach.to && !reach.paths.some((path) => other.paths.includes(path));
 
 /** How far below the upper edge of a reach a path lies in it. */
 export function offsetIn(reach: Reach, path: number, shares: ReadonlyMap<number, number>): number {
@@ -174,18 +176,4 @@ export function offsetIn(reach: Reach, path: number, shares: ReadonlyMap<number,
     offset += shares.get(number) ?? 0;
   }
   return offset;
-}
-
-/** A path by what tells it apart most: the longest work on it that others seldom go through. */
-export function throughOf(path: PathView, paths: readonly PathView[]): { id: string; name: string } {
-  const shareOf = (id: string) =>
-    paths
-      .filter((other) => other.number !== path.number && other.steps.some((step) => step.id === id))
-      .reduce((sum, { share }) => sum + share, 0);
-  const rated = path.steps.map((step) => ({
-    step,
-    rate: (1 - shareOf(step.id)) ** 3 * (civil(step.finish) - civil(step.start)),
-  }));
-  const best = rated.reduce((a, b) => (b.rate > a.rate ? b : a));
-  return { id: best.step.id, name: best.step.name };
 }

@@ -64,12 +64,12 @@ export function axisTicks(axis: ScatterAxis, most: number, currency: string): Ro
 const isRisk = ({ key }: ScatterAxis) => key.startsWith("risk:") || key.startsWith("occurrence:");
 
 /** "When it takes over 100 d", "When it strikes". */
-function when(x: ScatterAxis, currency: string): string {
-  if (isRisk(x) && x.line === 0) return "When it strikes";
+function when(x: ScatterAxis, it: string, currency: string): string {
+  if (isRisk(x) && x.line === 0) return `When ${it} strikes`;
   const value = axisValue(x, x.line, currency);
-  if (x.unit === "date") return `When it comes after ${value}`;
-  if (x.unit === "money") return `When it costs more than ${value}`;
-  return x.unit === "day" ? `When it takes over ${value}` : `When it is above ${value}`;
+  if (x.unit === "date") return `When ${it} comes after ${value}`;
+  if (x.unit === "money") return `When ${it} costs more than ${value}`;
+  return x.unit === "day" ? `When ${it} takes over ${value}` : `When ${it} is above ${value}`;
 }
 
 /** "ends after 2 Oct 2028" */
@@ -85,8 +85,8 @@ const inHundred = (share: number) => {
   return share > 0 && whole === 0 ? "under 1" : `${whole}`;
 };
 
-/** The conditional chances in words. */
-export function conditional(view: ScatterView, currency: string): string {
+/** The conditional chances in words; `it` is what is across. */
+export function conditional(view: ScatterView, currency: string, it = view.x.name): string {
   const { x, y, beyond, within } = view;
   const then = happens(y, currency);
   if (beyond === undefined)
@@ -97,7 +97,7 @@ export function conditional(view: ScatterView, currency: string): string {
     Math.abs(beyond - within) < ENOUGH
       ? `otherwise in ${inHundred(within)}, much the same`
       : `otherwise in ${inHundred(within)}`;
-  return `${when(x, currency)}, ${then} in ${inHundred(beyond)} of 100 futures; ${otherwise}.`;
+  return `${when(x, it, currency)}, ${then} in ${inHundred(beyond)} of 100 futures; ${otherwise}.`;
 }
 
 /** What the cloud's shape says, and what it does not. */

@@ -143,7 +143,7 @@ class AccessibilityJourneyTest extends Journey {
         browser.goTo("Odds");
         browser.see("[data-level]");
         lookInBothColours("chance");
-        for (String view : List.of("As it may turn out", "Time and money", "What drives it", "One future")) {
+        for (String view : List.of("As it may turn out", "Time and money", "One future")) {
             browser.press(view);
             browser.see("main [role='treegrid'], main [role='grid'], main [aria-label='Futures by finish and cost']");
             lookInBothColours(view);
@@ -151,6 +151,20 @@ class AccessibilityJourneyTest extends Journey {
         browser.pressLabelled("Recorded runs");
         browser.see("[role='dialog'][data-state='open']");
         look("recorded runs");
+    }
+
+    @Test
+    void everyViewOfTheDrivers() throws IOException {
+        bringIn(DEMO);
+        browser.goTo("Drivers");
+        browser.see("[data-testid='inside']");
+        lookInBothColours("what moves it");
+        for (String view : List.of("Paths", "Staircase", "Criticality", "Late futures", "Scatter", "Too much time")) {
+            browser.press(view);
+            browser.see(
+                    "main [data-path], main [data-testid='inside'], main [role='grid'], main [data-shared], main circle");
+            lookInBothColours(view);
+        }
     }
 
     @Test

@@ -53,7 +53,8 @@ class JourneyTest extends Journey {
         browser.read("main [role='alert']", "not “some day”");
         browser.type(Keys.ESCAPE);
 
-        browser.press("What drives it");
+        browser.goTo("Drivers");
+        browser.press("Criticality");
         browser.read("[role='grid'][aria-label='Criticality'] [data-row='I80']", "100 %");
 
         // Wider and later ranges, typed in the grid.

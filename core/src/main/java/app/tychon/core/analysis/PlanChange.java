@@ -8,6 +8,7 @@ import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -55,13 +56,15 @@ public final class PlanChange {
     }
 
     private static Step step(Optional<Kind> kind, Plan plan, RunSettings settings, double level, RunMonitor monitor) {
-        Outcomes outcomes = Simulation.outcomes(CompiledPlan.of(plan), settings, monitor);
+        CompiledPlan compiled = CompiledPlan.of(plan);
+        Outcomes outcomes = Simulation.outcomes(compiled, settings, monitor);
         if (monitor.stopRequested()) {
             throw new CancellationException("stopped before all steps were simulated");
         }
         return new Step(
                 kind,
-                Sample.of(outcomes.finish()).percentile(level),
+                DateSample.of(outcomes.finish(), compiled.network().projectTime())
+                        .percentile(level),
                 Sample.of(outcomes.duration()).percentile(level),
                 Sample.of(outcomes.cost()).percentile(level));
     }
