@@ -9,7 +9,7 @@ import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
 import { capital, type Goal } from "./goal";
 import type { ViewProps } from "./MovesView";
-import { Sized } from "./StaircaseView";
+import { SizedSteps } from "./SizedSteps";
 import { stepName, stepSaid } from "./staircaseWords";
 import type { StepDrawn } from "./Steps";
 import { usePlanChanges } from "./useDrivers";
@@ -122,7 +122,7 @@ export function ChangeSteps({
           {money ? "" : " In working days."}
         </Box>
         <Box ref={chart} flex="1" minH="260px">
-          <Sized
+          <SizedSteps
             steps={steps}
             tick={(tick) => (tick === 0 ? `run ${earlier.number}` : goal.signed(tick))}
             onOpen={() => undefined}

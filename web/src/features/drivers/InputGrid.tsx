@@ -6,7 +6,8 @@ import { Grid } from "../../shared/grid/Grid";
 import type { Column, OwnKeys } from "../../shared/grid/types";
 import { inputsKey, type Measure } from "./driversStore";
 import type { Goal } from "./goal";
-import { type InputRow, MEASURES, rankText, valueText } from "./measures";
+import { type InputRow, MEASURES } from "./measures";
+import { rankText, valueText } from "./measureWords";
 import { spindles } from "./spindles";
 
 interface Props {

@@ -5,7 +5,9 @@ import { formatChance, formatDays, formatSigned } from "../../shared/format/numb
 import type { Look } from "./driversStore";
 import { type Goal, outputKey } from "./goal";
 import { Inside } from "./Inside";
-import { type InputRow, rowSentence, slopeText } from "./measures";
+import { Members } from "./Members";
+import type { InputRow } from "./measures";
+import { rowSentence, slopeText } from "./measureWords";
 import { conditional, drawnWords } from "./scatter";
 import { ScatterBox } from "./ScatterBox";
 import { useThings } from "./toThing";
@@ -17,13 +19,15 @@ interface Props {
   plan: PlanView;
   run: string;
   row: InputRow;
+  /** What belongs to it, where it is a group. */
+  members: InputRow[];
   goal: Goal;
   look: Look & { set: (look: Partial<Look>) => void };
   onFuture: (number: number) => void;
 }
 
 /** The input that is selected: what it does, its cloud, what is in it, and the way to the thing itself. */
-export function InputPanel({ plan, run, row, goal, look, onFuture }: Props) {
+export function InputPanel({ plan, run, row, members, goal, look, onFuture }: Props) {
   const { currency } = plan.project;
   const input = row.driver?.input;
   const y = outputKey(goal.subject);
@@ -57,6 +61,14 @@ export function InputPanel({ plan, run, row, goal, look, onFuture }: Props) {
           {rowSentence(row, look.measure, goal)} {view && conditional(view, currency, "it")}
         </Box>
       </Box>
+      {row.group && (
+        <Members
+          members={members}
+          measure={look.measure}
+          goal={goal}
+          goOf={({ driver }) => driver && things.ofInput(driver.input.kind, driver.input.id)[0]?.go}
+        />
+      )}
       {input && scatter.isError && <Box role="alert">{refusalOf(scatter.error)}</Box>}
       {view && (
         <Box>

@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { InsideActivity } from "../../shared/api/client";
 import { formatMoney, formatOne, formatSigned } from "../../shared/format/numbers";
-import { colourOf } from "./spindles";
+import { PartLine } from "./PartLine";
 
 const Button = chakra("button");
 
@@ -34,24 +34,7 @@ export function Inside({ inside, currency }: { inside: InsideActivity; currency:
       </Flex>
       {parts.length === 0 && <Box color="softInk">Nothing moves it from its plan.</Box>}
       {parts.map(({ name, mark, value }) => (
-        <Flex key={name} align="center" gap="2" py="0.5">
-          <Box flex="1" minW="0" truncate title={name}>
-            {name}
-          </Box>
-          <Box width="96px" flexShrink="0" height="9px">
-            <Box
-              height="9px"
-              opacity="0.6"
-              style={{
-                width: `${(Math.abs(value) / most) * 96}px`,
-                background: mark ? colourOf(mark) : "var(--chakra-colors-strong-line)",
-              }}
-            />
-          </Box>
-          <Box width="70px" textAlign="right" flexShrink="0">
-            {say(value)}
-          </Box>
-        </Flex>
+        <PartLine key={name} mark={mark} name={name} text={say(value)} share={Math.abs(value) / most} />
       ))}
       <Flex borderTopWidth="1px" borderColor="line" pt="1" mt="1" fontWeight="650">
         <Box flex="1">{money ? "above its planned cost" : "after its planned finish"}</Box>

@@ -34,13 +34,7 @@ export function LateView({ plan, run, goal, look }: ViewProps) {
   const paths = usePaths(run, goal.subject.of, isFinish ? typed : undefined);
   const things = useThings(plan);
   const chart = useRef<HTMLDivElement>(null);
-  if (late.isError)
-    return (
-      <Box p="5" maxW="30rem">
-        <Notice alert>{refusalOf(late.error)}</Notice>
-        <BeyondField goal={goal} look={look} value={{}} label="Beyond" />
-      </Box>
-    );
+  if (late.isError) return <Notice alert>{refusalOf(late.error)}</Notice>;
   if (!late.data) return <Notice>Looking at every input in every future…</Notice>;
   const view = late.data;
   const limit = goal.value(view.beyond);

@@ -1,33 +1,24 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Box, Flex } from "@chakra-ui/react";
 import { useMemo, useRef } from "react";
-import type { MovesView as Moves, PlanView } from "../../shared/api/client";
+import type { PlanView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
-import { formatChance, formatWhole } from "../../shared/format/numbers";
+import { formatChance } from "../../shared/format/numbers";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { fading } from "../../shared/ui/fading";
-import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { Notice } from "../../shared/ui/Notice";
-import { inputsKey, type Look, type Measure } from "./driversStore";
+import { inputsKey, type Look } from "./driversStore";
 import type { Goal } from "./goal";
 import { InputGrid } from "./InputGrid";
 import { InputPanel } from "./InputPanel";
-import {
-  addsUp,
-  GATHERINGS,
-  headline,
-  type InputRow,
-  meaning,
-  MEASURES,
-  rowsOf,
-  rowSentence,
-  valueText,
-} from "./measures";
+import { inputLetter, inputTable } from "./inputTable";
+import { membersOf, rowsOf } from "./measures";
+import { headline, meaning } from "./measureWords";
+import { MovesProgress, MovesTools } from "./MovesTools";
 import { SpindlePicture } from "./SpindlePicture";
 import { useThings } from "./toThing";
-import { isTried, useDrivers, useMoves, useStopMoves } from "./useDrivers";
+import { isTried, useDrivers, useMoves } from "./useDrivers";
 
-const Button = chakra("button");
 /** As many rows as a picture can show. */
 const PICTURED = 24;
 
@@ -78,8 +69,8 @@ export function MovesView({ plan, run, goal, look, onFuture }: ViewProps) {
             name={`what moves ${goal.name}`}
             title={title}
             chart={picture}
-            table={() => table(rows, measure, goal)}
-            letter={letter(rows, title, measure, goal)}
+            table={() => inputTable(rows, measure, goal)}
+            letter={inputLetter(rows, title, measure, goal)}
           />
         </Flex>
         <Box px="5" mt="0.5" mb="2" color="softInk" data-testid="meaning">
@@ -91,8 +82,8 @@ export function MovesView({ plan, run, goal, look, onFuture }: ViewProps) {
             </>
           )}
         </Box>
-        <Tools look={look} />
-        {tried && <Progress run={run} goal={goal} look={look} moves={tried} />}
+        <MovesTools look={look} />
+        {tried && <MovesProgress run={run} goal={goal} look={look} moves={tried} />}
         {rows.length === 0 && !(tried && tried.state === "working") && (
           <Notice>
             Nothing in this plan is uncertain yet: give estimates ranges, or add risks, and what they do is
@@ -125,6 +116,7 @@ export function MovesView({ plan, run, goal, look, onFuture }: ViewProps) {
           plan={plan}
           run={run}
           row={selected}
+          members={selected.group ? membersOf(selected, view, tried, measure) : []}
           goal={goal}
           look={look}
           onFuture={onFuture}
@@ -132,145 +124,4 @@ export function MovesView({ plan, run, goal, look, onFuture }: ViewProps) {
       )}
     </Flex>
   );
-}
-
-/** By which measure, gathered how, and how finely. */
-function Tools({ look }: { look: ViewProps["look"] }) {
-  const gathering = look.by ? `${look.by} ${look.depth}` : "";
-  const sums = addsUp(look.measure);
-  return (
-    <Flex px="5" pb="1.5" gap="4" align="center" color="softInk" wrap="wrap">
-      <LabelledSelect
-        label="Measure"
-        before="by"
-        value={look.measure}
-        choices={MEASURES}
-        onPick={(measure) => look.set({ measure })}
-      />
-      <LabelledSelect
-        label="Gathered"
-        before="inputs"
-        hint={sums ? undefined : "This measure does not add up, so its inputs stand one by one."}
-        value={sums ? gathering : ""}
-        disabled={!sums}
-        choices={GATHERINGS}
-        onPick={(text) => {
-          const [by = "", depth = "1"] = text.split(" ");
-          look.set({ by, depth: Number(depth) });
-        }}
-      />
-      <Check
-        label="chance and size apart"
-        checked={look.apart}
-        onCheck={(apart) => look.set({ apart })}
-        hint="Whether a risk strikes, and how hard, as inputs of their own"
-      />
-      <Check
-        label="groups as one"
-        checked={look.groups}
-        onCheck={(groups) => look.set({ groups })}
-        hint="Estimates that move together count as one input"
-      />
-    </Flex>
-  );
-}
-
-interface CheckProps {
-  label: string;
-  checked: boolean;
-  hint: string;
-  onCheck: (on: boolean) => void;
-}
-
-function Check({ label, checked, hint, onCheck }: CheckProps) {
-  return (
-    <Flex as="label" gap="1.5" align="center" title={hint}>
-      <input type="checkbox" checked={checked} onChange={(event) => onCheck(event.target.checked)} />
-      {label}
-    </Flex>
-  );
-}
-
-interface ProgressProps {
-  run: string;
-  goal: Goal;
-  look: Look;
-  moves: Moves;
-}
-
-/** How far what is tried has come, and the way to stop it. */
-function Progress({ run, goal, look, moves }: ProgressProps) {
-  const stop = useStopMoves(run, goal.subject, look, look.measure);
-  const futures = `by ${formatWhole(moves.iterations)} futures`;
-  return (
-    <Flex px="5" pb="1.5" gap="3" role="status" color="softInk" data-moves={moves.state}>
-      {moves.state === "working" && (
-        <>
-          <Box>
-            {moves.total === 0
-              ? "Beginning…"
-              : `${moves.done} of ${moves.total} inputs are worked out, ${futures}; those that swing most come first.`}
-          </Box>
-          <Button color="action" cursor="pointer" onClick={() => stop.mutate()}>
-            Stop
-          </Button>
-        </>
-      )}
-      {moves.state === "stopped" &&
-        `Stopped: ${moves.done} of ${moves.total} inputs are worked out, ${futures}, and stay.`}
-      {moves.state === "done" && `The ${moves.total} inputs that swing most, ${futures}.`}
-      {moves.state === "refused" && moves.refusal}
-    </Flex>
-  );
-}
-
-/** The list as a table to be worked with. */
-function table(rows: InputRow[], measure: Measure, goal: Goal) {
-  const unit = goal.money ? goal.currency : "days";
-  return {
-    columns: [
-      "Code",
-      "Input",
-      "Kind",
-      `${measure} (${unit})`,
-      "± 95 %",
-      `lowest tenth (${unit})`,
-      `highest tenth (${unit})`,
-      "best rank",
-      "worst rank",
-      "rank correlation",
-      "slope",
-      "slope per",
-      "coefficient",
-      "share of variance",
-    ],
-    rows: rows.map(({ code, name, mark, driver, value, error }) => [
-      code,
-      name,
-      mark ?? "group",
-      value ?? null,
-      error ?? null,
-      driver?.low ?? null,
-      driver?.high ?? null,
-      driver?.best ?? null,
-      driver?.worst ?? null,
-      driver?.spearman ?? null,
-      driver?.slope ?? null,
-      driver?.unit ?? null,
-      driver?.coefficient ?? null,
-      driver?.contribution ?? null,
-    ]),
-  };
-}
-
-const TOLD = 3;
-
-/** A paragraph: the headline and the first few, each with what it does. */
-function letter(rows: InputRow[], title: string, measure: Measure, goal: Goal): string {
-  const told = rows
-    .filter((row) => row.value !== undefined)
-    .slice(0, TOLD)
-    .map((row) => `${row.name} (${row.code || "together"}): ${valueText(row, measure, goal)}.`);
-  const first = rows[0] ? rowSentence(rows[0], measure, goal) : "";
-  return [title, first, ...told].join(" ");
 }

@@ -1,32 +1,20 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Box, Flex } from "@chakra-ui/react";
 import { useMemo, useRef } from "react";
-import type { PathsView as Paths, PathView } from "../../shared/api/client";
+import type { PathsView as Paths } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
-import { ChartTable } from "../../shared/charts/ChartTable";
 import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
-import { formatDay } from "../../shared/format/dates";
-import { formatChance, formatOne, formatWhole } from "../../shared/format/numbers";
-import { useGridStore } from "../../shared/grid/gridStore";
-import { reveal } from "../../shared/planGrid/reveal";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
-import { useNavigate } from "react-router";
-import { BeyondField } from "./BeyondField";
-import { capital, type Goal, outputKey } from "./goal";
+import { capital, outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
-import { partsSentence, pathSentence, pathsSentence } from "./pathWords";
+import { PathPanel } from "./PathPanel";
+import { PathTable } from "./PathTable";
+import { pathSentence, pathsSentence } from "./pathWords";
 import { type River, riverOf } from "./river";
-import { pathName, type Way, waysOf } from "./ways";
+import { waysOf } from "./ways";
 import { RiverDrawing } from "./RiverDrawing";
-import { SharedList } from "./SharedList";
-import { ShareByLimit } from "./ShareByLimit";
-import { useThings } from "./toThing";
-import { usePath, usePaths } from "./useDrivers";
-
-const Button = chakra("button");
-const MOST_SHARED = 6;
-const MOST_ROWS = 12;
+import { usePaths } from "./useDrivers";
 
 /** Which path drives, how often, and what makes it drive. */
 export function PathsView({ plan, run, goal, look, onFuture }: ViewProps) {
@@ -116,182 +104,6 @@ function Sized(props: SizedProps) {
     <Box ref={box} width="100%" height="100%">
       {width > 0 && height > 0 && <RiverDrawing {...props} width={width} height={height} />}
     </Box>
-  );
-}
-
-interface TableProps {
-  view: Paths;
-  ways: readonly Way[];
-  goal: Goal;
-  chosen: number;
-  onChoose: (path: number) => void;
-}
-
-/** The paths one by one. */
-function PathTable({ view, ways, goal, chosen, onChoose }: TableProps) {
-  const number = { as: "td", textAlign: "right", py: "1", pl: "5", whiteSpace: "nowrap" } as const;
-  const rest = view.paths.slice(MOST_ROWS).reduce((sum, { share }) => sum + share, 0) + view.others;
-  const more = view.paths.length - MOST_ROWS;
-  return (
-    <Box px="5" pb="3" flexShrink="0" maxH="42%" overflow="auto">
-      <Box as="table" width="100%" aria-label="Driving paths">
-        <thead>
-          <Box as="tr" color="softInk">
-            <Box as="th" fontWeight="400" textAlign="left">
-              Path
-            </Box>
-            <Box as="th" fontWeight="400" textAlign="right" pl="5">
-              Futures
-            </Box>
-            <Box
-              as="th"
-              fontWeight="400"
-              textAlign="right"
-              pl="5"
-              title="Working days from the project's start to its end"
-            >
-              Length, days
-            </Box>
-            <Box
-              as="th"
-              fontWeight="400"
-              textAlign="right"
-              pl="5"
-              whiteSpace="nowrap"
-              title={`Of the futures that end after ${goal.value(view.beyond)}`}
-            >
-              Of late futures
-            </Box>
-          </Box>
-        </thead>
-        <tbody>
-          {view.paths.slice(0, MOST_ROWS).map((path) => (
-            <Box
-              as="tr"
-              key={path.number}
-              borderTopWidth="1px"
-              borderColor="line"
-              bg={path.number === chosen ? "actionTint" : undefined}
-              data-path-row={path.number}
-            >
-              <Box as="td" py="1" maxW="0" width="100%">
-                <Button
-                  width="100%"
-                  textAlign="left"
-                  truncate
-                  cursor="pointer"
-                  aria-pressed={path.number === chosen}
-                  title={path.steps.map(({ id, name }) => `${id} ${name}`).join(" → ")}
-                  onClick={() => onChoose(path.number)}
-                >
-                  {pathName(path, ways)}
-                  <Box as="span" color="softInk">
-                    {" "}
-                    · {path.steps.map(({ id }) => id).join(" → ")}
-                  </Box>
-                </Button>
-              </Box>
-              <Box {...number}>{formatChance(path.share)}</Box>
-              <Box {...number}>
-                {formatWhole(path.meanDays)} ± {formatWhole(path.sdDays)}
-              </Box>
-              <Box {...number}>{path.lateShare === undefined ? "" : formatChance(path.lateShare)}</Box>
-            </Box>
-          ))}
-        </tbody>
-      </Box>
-      {more > 0 && (
-        <Box color="softInk" pt="1">
-          {formatWhole(more)} more, {formatChance(rest)} together
-        </Box>
-      )}
-    </Box>
-  );
-}
-
-/** One path: how it does among the late futures, what makes it drive, where it parts, and the way to it. */
-function PathPanel({
-  plan,
-  run,
-  goal,
-  look,
-  onFuture,
-  view,
-  ways,
-  path,
-}: ViewProps & { view: Paths; ways: readonly Way[]; path: PathView }) {
-  const { id, currency } = plan.project;
-  const shared = usePath(run, goal.subject.of, path.number);
-  const things = useThings(plan);
-  const navigate = useNavigate();
-  const name = pathName(path, ways);
-  const way = ways.find(({ paths: its }) => its.includes(path));
-  const show = () => {
-    const first = path.steps.find(({ id: step }) => step === way?.id) ?? path.steps[0];
-    if (first) reveal(plan, first.id);
-    useGridStore.getState().light(id, {
-      title: `the path through ${name}`,
-      ids: new Set(path.steps.map((step) => step.id)),
-    });
-    void navigate(`/projects/${id}/plan`);
-  };
-  const rows = (shared.data?.rows ?? []).slice(0, MOST_SHARED);
-  return (
-    <Flex
-      as="aside"
-      aria-label="The chosen path"
-      direction="column"
-      gap="4"
-      width="372px"
-      flexShrink="0"
-      px="5"
-      py="4"
-      bg="panel"
-      borderLeftWidth="1px"
-      borderColor="line"
-      overflow="auto"
-    >
-      <Box>
-        <Box fontSize="16px" fontWeight="650" lineHeight="1.25">
-          Through {name}
-        </Box>
-        <Box mt="1" color="softInk" data-testid="path-sentence">
-          {pathSentence(path, goal.value(view.beyond))} Where it drives, it takes {formatOne(path.meanDays)}{" "}
-          working days on average.
-        </Box>
-      </Box>
-      <BeyondField goal={goal} look={look} value={view.beyond} label="Late is after" />
-      <Box>
-        <Box fontWeight="650" mb="1">
-          What makes it drive
-        </Box>
-        {shared.isError && <Box role="alert">{refusalOf(shared.error)}</Box>}
-        {!shared.data && !shared.isError && <Box color="softInk">Looking at every input…</Box>}
-        {shared.data && rows.length === 0 && (
-          <Box color="softInk">Nothing differs from the other futures by more than chance would make.</Box>
-        )}
-        <SharedList
-          rows={rows}
-          currency={currency}
-          thingsOf={({ input }) => things.ofInput(input.kind, input.id)}
-        />
-      </Box>
-      <Box>{partsSentence(path)}</Box>
-      <ShareByLimit view={view} chosen={path.number} />
-      <Flex gap="5">
-        <Button color="action" cursor="pointer" onClick={show}>
-          Show it on the plan
-        </Button>
-        <Button color="action" cursor="pointer" onClick={() => onFuture(path.example)}>
-          Play one such future
-        </Button>
-      </Flex>
-      <ChartTable
-        caption="Work on this path"
-        columns={["Code", "Name", "Starts about", "Finishes about"]}
-        rows={path.steps.map((step) => [step.id, step.name, formatDay(step.start), formatDay(step.finish)])}
-      />
-    </Flex>
   );
 }
 

@@ -9,7 +9,7 @@ import { itemsOf } from "../../shared/odds/subject";
 import { fading } from "../../shared/ui/fading";
 import { TextField } from "../../shared/ui/Field";
 import { Notice } from "../../shared/ui/Notice";
-import { PickerPopover } from "../../shared/ui/PickerPopover";
+import { AxisChooser, type AxisItem } from "./AxisChooser";
 import { outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
 import { axisField, conditional, drawnWords, shapeWords, typedLine } from "./scatter";
@@ -132,12 +132,17 @@ export function ScatterView({ plan, run, goal, look, onFuture }: ViewProps) {
         <Box fontWeight="650" mb="1">
           Across
         </Box>
-        <Chooser label="What is across" axis={view.x} find={find} onChoose={(key) => look.set({ x: key })} />
+        <AxisChooser
+          label="What is across"
+          axis={view.x}
+          find={find}
+          onChoose={(key) => look.set({ x: key })}
+        />
         {lines(view.x)}
         <Box fontWeight="650" mt="4" mb="1">
           Up
         </Box>
-        <Chooser label="What is up" axis={view.y} find={find} onChoose={(key) => look.set({ y: key })} />
+        <AxisChooser label="What is up" axis={view.y} find={find} onChoose={(key) => look.set({ y: key })} />
         {lines(view.y)}
         <Button
           color="action"
@@ -162,15 +167,8 @@ const OUTPUTS = [
   { what: "start", label: "Start" },
 ] as const;
 
-interface Item {
-  id: string;
-  label: string;
-  code: string;
-  note: string;
-}
-
 /** Those whose code begins with, or whose name holds, what is typed. */
-function looked(items: readonly Item[], text: string): Item[] {
+function looked(items: readonly AxisItem[], text: string): AxisItem[] {
   const typed = text.trim().toLowerCase();
   return items.filter(
     ({ code, label }) =>
@@ -181,41 +179,6 @@ function looked(items: readonly Item[], text: string): Item[] {
 /** A value as a cell of a table. */
 const axisCell = ({ unit }: ScatterAxis, value: number) =>
   unit === "date" ? new Date(value).toISOString().slice(0, 16).replace("T", " ") : value;
-
-interface ChooserProps {
-  label: string;
-  axis: ScatterAxis;
-  find: (text: string) => readonly Item[];
-  onChoose: (key: string) => void;
-}
-
-function Chooser({ label, axis, find, onChoose }: ChooserProps) {
-  return (
-    <PickerPopover
-      title={label}
-      label="Look for an input, or for a date or cost"
-      placeholder="Code or name"
-      find={find}
-      onChoose={(item) => onChoose(item.id)}
-    >
-      <Button
-        aria-label={`${label}: ${axis.name}`}
-        width="100%"
-        textAlign="left"
-        px="2"
-        py="1"
-        mb="2"
-        bg="ground"
-        borderWidth="1px"
-        borderColor="line"
-        borderRadius="4px"
-        cursor="pointer"
-      >
-        {axis.name}
-      </Button>
-    </PickerPopover>
-  );
-}
 
 /** The four shares, for those who cannot see the drawing. */
 function Shares({ view }: { view: Scatter }) {

@@ -4,7 +4,8 @@ import type { Ref } from "react";
 import { Mark, type MarkKind } from "../../shared/charts/marks";
 import type { Measure } from "./driversStore";
 import type { Goal } from "./goal";
-import { type InputRow, valueText } from "./measures";
+import type { InputRow } from "./measures";
+import { valueText } from "./measureWords";
 import { differenceTicks, extent, Spindle } from "./spindles";
 
 const WIDTH = 1000;

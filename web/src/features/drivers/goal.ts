@@ -22,6 +22,9 @@ export interface Goal {
   level: string;
 }
 
+/** Less than this is rounding. */
+const LEAST_MONEY = 0.5;
+
 export function goalOf(plan: PlanView, subject: Subject): Goal {
   const { currency, confidence } = plan.project;
   const named = nameOf(plan, subject);
@@ -34,7 +37,11 @@ export function goalOf(plan: PlanView, subject: Subject): Goal {
     date: isDate(subject.what),
     currency,
     signed: (difference) =>
-      money ? formatSigned(difference, whole) : `${formatSigned(difference, formatOne)} d`,
+      money
+        ? Math.abs(difference) < LEAST_MONEY
+          ? formatMoney(0, currency, true)
+          : formatSigned(difference, whole)
+        : `${formatSigned(difference, formatOne)} d`,
     amount: (difference) => (money ? whole(Math.abs(difference)) : daysWords(difference)),
     value: ({ date, amount }) =>
       date !== undefined

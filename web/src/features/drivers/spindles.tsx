@@ -8,7 +8,8 @@ import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import type { Drawing } from "../../shared/grid/types";
 import type { Measure } from "./driversStore";
 import type { Goal } from "./goal";
-import { type InputRow, rowSentence } from "./measures";
+import type { InputRow } from "./measures";
+import { rowSentence } from "./measureWords";
 
 const EDGE = 26;
 const EACH_TICK = 84;

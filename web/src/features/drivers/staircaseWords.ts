@@ -60,7 +60,7 @@ const spaced = (cause: string) => cause.replace(/[A-Z]/g, (letter) => ` ${letter
 
 const TOLD = 3;
 
-/** "Of the 75 days from the plan to P80, estimates make 44, threats 26 and paths that meet 3.6." */
+/** "Of the 74 days from the plan to P80, 44 days come from estimates, 26 days from threats and 3.6 days from …" */
 export function stairSentence(view: StaircaseView, goal: Goal): string {
   const counted = view.steps.slice(1, view.asItIs);
   const whole = counted.reduce((sum, { change }) => sum + change, 0);
@@ -70,10 +70,10 @@ export function stairSentence(view: StaircaseView, goal: Goal): string {
     .filter(({ change }) => change !== 0)
     .sort((a, b) => Math.abs(b.change) - Math.abs(a.change))
     .slice(0, TOLD)
-    .map(
-      ({ cause, change }, i) =>
-        `${stepSaid(cause)} ${i === 0 ? "make " : ""}${change < 0 ? "−" : ""}${goal.amount(change)}`,
-    );
+    .map(({ cause, change }, i) => {
+      const from = `${i === 0 ? "come " : ""}from ${stepSaid(cause)}`;
+      return `${change < 0 ? "−" : ""}${goal.amount(change)} ${from}`;
+    });
   const list = told.length > 1 ? `${told.slice(0, -1).join(", ")} and ${told.at(-1)}` : told[0];
   return `Of the ${goal.amount(whole)} from the plan to P${Math.round(view.level)}, ${list}.`;
 }

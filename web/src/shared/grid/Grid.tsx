@@ -12,7 +12,7 @@ import { GridHeader, HEADER_HEIGHT } from "./GridHeader";
 import { gridKeys } from "./gridKeys";
 import { cellId, GridLine } from "./GridLine";
 import { gridLook, ROW_HEIGHT } from "./gridLook";
-import { useGridStore, viewOf } from "./gridStore";
+import { BRING_INTO_VIEW, useGridStore, viewOf } from "./gridStore";
 import type { At, Column, Drawing, GridRow, OwnKeys } from "./types";
 import type { GridEditing } from "./useGridEditing";
 
@@ -66,11 +66,13 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
     overscan: OVERSCAN,
     scrollMargin: HEADER_HEIGHT,
     scrollPaddingStart: HEADER_HEIGHT,
-    initialOffset: () => viewOf(useGridStore.getState(), state).scrollTop,
+    initialOffset: () => Math.max(0, viewOf(useGridStore.getState(), state).scrollTop),
   });
 
   // What is selected from elsewhere, as by a search, comes into view.
-  const shown = useRef(active?.row);
+  const shown = useRef(
+    viewOf(useGridStore.getState(), state).scrollTop === BRING_INTO_VIEW ? undefined : active?.row,
+  );
   useEffect(() => {
     const index = rows.findIndex((row) => row.id === active?.row);
     if (index >= 0 && shown.current !== active?.row) virtual.scrollToIndex(index);

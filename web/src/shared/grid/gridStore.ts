@@ -22,6 +22,7 @@ interface View {
   /** Rows selected beside the block, one by one. */
   picked: ReadonlySet<string>;
   search: Search;
+  /** Below zero until a grid that is not there yet brings the active row into view. */
   scrollTop: number;
   /** Rows that are lit, as what something chosen elsewhere is about, with what that is. */
   lit?: { title: string; ids: ReadonlySet<string> };
@@ -37,6 +38,9 @@ interface GridState {
   scrolled: (grid: string, scrollTop: number) => void;
   light: (grid: string, lit: View["lit"]) => void;
 }
+
+/** Asks the grid that shows next to bring its active row into view. */
+export const BRING_INTO_VIEW = -1;
 
 const NOTHING: Search = { text: "" };
 const NONE: ReadonlySet<string> = new Set();

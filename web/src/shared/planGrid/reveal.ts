@@ -1,5 +1,5 @@
 import type { PlanView } from "../api/client";
-import { useGridStore, viewOf } from "../grid/gridStore";
+import { BRING_INTO_VIEW, useGridStore, viewOf } from "../grid/gridStore";
 
 /** Selects a row of the plan and opens what it lies in, so that every grid of the plan shows it. */
 export function reveal(plan: PlanView, id: string) {
@@ -9,7 +9,7 @@ export function reveal(plan: PlanView, id: string) {
   let at = plan.activities.find((activity) => activity.id === on)?.wbs ?? parents.get(on);
   for (; at !== undefined && !above.has(at); at = parents.get(at)) above.add(at);
   if (on !== id && parents.has(on)) above.add(on);
-  const { select, setClosed, look } = useGridStore.getState();
+  const { select, setClosed, look, scrolled } = useGridStore.getState();
   const project = plan.project.id;
   const { closed } = viewOf(useGridStore.getState(), project);
   setClosed(
@@ -18,4 +18,5 @@ export function reveal(plan: PlanView, id: string) {
   );
   look(project, { text: "", filter: undefined, rows: undefined });
   select(project, { row: id, column: "name" });
+  scrolled(project, BRING_INTO_VIEW);
 }

@@ -152,7 +152,7 @@ class DriversJourneyTest extends Journey {
         browser.enter("[name='beyond']", "30 Nov 2028");
         browser.read(HEADLINE, "In futures beyond 30 Nov 2028, The blank cracks while it anneals struck in");
         browser.enter("[name='beyond']", "1 Jan 2040");
-        browser.read("[role='alert']", "No future lies beyond");
+        browser.read(HEADLINE, "No future lies beyond 1 Jan 2040");
         browser.enter("[name='beyond']", "soon");
         browser.read("main", "not “soon”");
         browser.type(Keys.ESCAPE);
@@ -166,7 +166,7 @@ class DriversJourneyTest extends Journey {
         browser.press("Criticality");
         browser.read(Browser.cell("I80", "drives"), "100 %");
         browser.chooseOption("[aria-label='Ordered by']", "index");
-        browser.read("[aria-label='Criticality'] [role='row']:nth-of-type(1)", "Environmental and access permit");
+        browser.read("[aria-label='Criticality'] [data-row]", "Environmental and access permit");
         browser.chooseOption("[aria-label='Show']", "often");
         browser.see("[data-row='E94']");
         browser.press("Along the plan");

@@ -1,6 +1,5 @@
 package app.tychon.server.drivers;
 
-import app.tychon.core.statistics.Sample;
 import app.tychon.server.drivers.MoveJobs.Change;
 import app.tychon.server.drivers.MoveJobs.Question;
 import app.tychon.server.odds.Asked;
@@ -116,22 +115,7 @@ class DriversController {
             @RequestParam Optional<LocalDateTime> date,
             @RequestParam Optional<Double> amount) {
         Goal goal = Goal.of(simulations.open(run), asked);
-        double threshold = threshold(goal, date, amount);
-        double[] values = goal.values();
-        boolean[] late = new boolean[values.length];
-        int count = 0;
-        for (int i = 0; i < late.length; i++) {
-            late[i] = values[i] > threshold;
-            count += late[i] ? 1 : 0;
-        }
-        return new SharedView(goal.tell(threshold), count, late.length, SharedView.rows(goal, late));
-    }
-
-    private static double threshold(Goal goal, Optional<LocalDateTime> date, Optional<Double> amount) {
-        if (date.isPresent() || amount.isPresent()) {
-            return goal.value(new GoalValue(date.orElse(null), amount.orElse(null)));
-        }
-        return goal.target().orElseGet(() -> Sample.of(goal.values()).percentile(goal.level(Optional.empty())));
+        return SharedView.beyond(goal, Limit.of(goal, date, amount));
     }
 
     /** The paths that drove, towards what is asked about. */
@@ -139,7 +123,7 @@ class DriversController {
     PathsView drivingPaths(
             @PathVariable UUID run, @ParameterObject Asked asked, @RequestParam Optional<LocalDateTime> date) {
         Goal goal = Goal.of(simulations.open(run), asked).towardsEnd();
-        return Paths.of(goal, threshold(goal, date, Optional.empty()));
+        return Paths.of(goal, Limit.of(goal, date, Optional.empty()));
     }
 
     /** What the futures in which a path drove share, by its number from 1. */

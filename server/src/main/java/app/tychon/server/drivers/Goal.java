@@ -135,6 +135,14 @@ final class Goal {
         };
     }
 
+    /** The same as it was promised; nothing in it where nothing was. */
+    GoalValue promised() {
+        Targets targets = run.plan().project().targets();
+        return aim.isMoney()
+                ? new GoalValue(null, targets.cost().orElse(null))
+                : new GoalValue(targets.finish().orElse(null), null);
+    }
+
     /**
      * The plan as it aims at what is asked about: paths and criticality are towards the project's finish, an activity, or
      * the work of a branch that is planned to end last.

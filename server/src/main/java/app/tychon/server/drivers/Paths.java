@@ -2,16 +2,15 @@ package app.tychon.server.drivers;
 
 import app.tychon.core.simulation.DrivingFutures;
 import app.tychon.core.simulation.engine.CompiledPlan;
-import java.util.List;
 
 /** The paths that drove in a simulation, and what each takes to drive. */
 final class Paths {
     private Paths() {}
 
-    /** @param threshold futures whose path ends beyond it are late */
-    static PathsView of(Goal goal, double threshold) {
+    /** @param limit futures whose path ends beyond it are late */
+    static PathsView of(Goal goal, Limit limit) {
         CompiledPlan plan = goal.towards();
-        return PathsView.of(goal, plan, driving(goal, plan), threshold);
+        return PathsView.of(goal, plan, driving(goal, plan), limit);
     }
 
     /**
@@ -27,11 +26,7 @@ final class Paths {
         }
         boolean[] drove = driving.drove(number - 1);
         int futures = driving.paths().get(number - 1).futures();
-        return new SharedView(
-                new GoalValue(null, null),
-                futures,
-                drove.length,
-                futures == drove.length ? List.of() : SharedView.rows(goal, drove));
+        return new SharedView(new GoalValue(null, null), futures, drove.length, SharedView.rows(goal, drove));
     }
 
     private static DrivingFutures driving(Goal goal, CompiledPlan plan) {

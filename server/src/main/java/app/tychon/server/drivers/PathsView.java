@@ -73,12 +73,12 @@ record PathsView(
     /** An activity on a path, with its mean dates where that drove. */
     record PathStep(String id, String name, LocalDateTime start, LocalDateTime finish) {}
 
-    static PathsView of(Goal goal, CompiledPlan plan, DrivingFutures driving, double threshold) {
+    static PathsView of(Goal goal, CompiledPlan plan, DrivingFutures driving, Limit limit) {
         int futures = driving.pathOf().length;
         double[] length = driving.length();
         boolean[] late = new boolean[futures];
         for (int i = 0; i < futures; i++) {
-            late[i] = length[i] > threshold;
+            late[i] = length[i] > limit.value();
         }
         int count = (int) IntStream.range(0, futures).filter(i -> late[i]).count();
         Set<String> planned = LongestPath.to(plan.network(), plan.target());
@@ -89,7 +89,7 @@ record PathsView(
         }
         double told = driving.paths().stream().mapToDouble(DatedPath::futures).sum();
         return new PathsView(
-                goal.towardsId().orElse(null), futures, goal.tell(threshold), count, paths, 1 - told / futures, LEVELS);
+                goal.towardsId().orElse(null), futures, limit.told(), count, paths, 1 - told / futures, LEVELS);
     }
 
     private static PathView view(

@@ -6,6 +6,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.settings.Grain;
 import app.tychon.core.simulation.settings.Input;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * What some futures share that the others do not.
@@ -42,8 +43,24 @@ record SharedView(GoalValue beyond, int late, int total, List<SharedRow> rows) {
             double lateBeyond,
             double othersBeyond) {}
 
-    /** Of any futures of a goal's run. */
+    /** Of the futures beyond a limit. */
+    static SharedView beyond(Goal goal, Limit limit) {
+        double[] values = goal.values();
+        boolean[] late = new boolean[values.length];
+        int count = 0;
+        for (int i = 0; i < late.length; i++) {
+            late[i] = values[i] > limit.value();
+            count += late[i] ? 1 : 0;
+        }
+        return new SharedView(limit.told(), count, late.length, rows(goal, late));
+    }
+
+    /** Of any futures of a goal's run; nothing where they are none, or all. */
     static List<SharedRow> rows(Goal goal, boolean[] some) {
+        long count = IntStream.range(0, some.length).filter(i -> some[i]).count();
+        if (count == 0 || count == some.length) {
+            return List.of();
+        }
         Plan plan = goal.run().plan();
         InputView.Words words = new InputView.Words(plan);
         InputUnits units = new InputUnits(plan);

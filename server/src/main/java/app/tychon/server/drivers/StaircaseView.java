@@ -61,7 +61,7 @@ record StaircaseView(
                 Goal.percent(level),
                 asItIs,
                 steps,
-                goal.target().map(goal::tell).orElse(null),
+                goal.target().map(target -> goal.promised()).orElse(null),
                 goal.target().map(target -> (target - plan) / goal.unit()).orElse(null));
     }
 

@@ -181,9 +181,9 @@ class DriversTest extends RunningTest {
                         .get("late")
                         .asInt())
                 .isBetween(1, 1999);
-        http.perform(get(run + "/drivers/late?date=2040-01-01T00:00:00"))
-                .andExpect(status().isUnprocessableEntity())
-                .andExpect(jsonPath("$.detail", containsString("no future lies beyond")));
+        JsonNode none = read(run + "/drivers/late?date=2040-01-01T00:00:00");
+        assertThat(none.get("late").asInt()).isZero();
+        assertThat(none.get("rows")).isEmpty();
         http.perform(get(run + "/drivers/late?what=cost&date=2028-11-30T23:59:00"))
                 .andExpect(status().isUnprocessableEntity())
                 .andExpect(jsonPath("$.detail", containsString("a number is needed")));
