@@ -31,6 +31,7 @@ describe("what a search finds", () => {
       "Ranges",
       "Risks",
       "Odds",
+      "Drivers",
     ]);
   });
 

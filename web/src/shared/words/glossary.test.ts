@@ -15,7 +15,11 @@ describe("the words", () => {
   });
 
   it("are found by their beginning first, and by other names", () => {
-    expect(wordsLike("crit").map((word) => word.id)).toEqual(["criticality", "longest path"]);
+    expect(wordsLike("crit").map((word) => word.id)).toEqual([
+      "criticality",
+      "longest path",
+      "nearly critical",
+    ]);
     expect(wordsLike("p80")[0]?.id).toBe("percentile");
     expect(wordsLike("  ")).toEqual([]);
   });
