@@ -88,6 +88,7 @@ export function InputPanel({ plan, run, row, members, goal, look, onFuture }: Pr
             <Button
               color="action"
               cursor="pointer"
+              minH="24px"
               onClick={() => look.set({ view: "scatter", x: input.key, y })}
             >
               Larger, with lines typed
@@ -105,7 +106,7 @@ export function InputPanel({ plan, run, row, members, goal, look, onFuture }: Pr
       {input && (
         <Flex gap="5">
           {things.ofInput(input.kind, input.id).map(({ label, go }) => (
-            <Button key={label} color="action" cursor="pointer" onClick={go}>
+            <Button key={label} color="action" cursor="pointer" minH="24px" onClick={go}>
               {label}
             </Button>
           ))}

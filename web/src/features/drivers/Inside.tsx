@@ -27,7 +27,7 @@ export function Inside({ inside, currency }: { inside: InsideActivity; currency:
       <Flex align="baseline" gap="3" mb="1">
         <Box fontWeight="650">What is in it at P{Math.round(inside.level)}</Box>
         {hasMoney && (
-          <Button color="action" cursor="pointer" onClick={() => setMoney(!money)}>
+          <Button color="action" cursor="pointer" minH="24px" onClick={() => setMoney(!money)}>
             {money ? "in days" : "in money"}
           </Button>
         )}

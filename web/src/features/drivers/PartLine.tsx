@@ -19,7 +19,7 @@ interface Props {
 /** One thing among several that make something together: its mark, its name, how much. */
 export function PartLine({ mark, name, text, share, go }: Props) {
   return (
-    <Flex align="center" gap="2" py="0.5">
+    <Flex align="center" gap="2" minH="25px">
       <svg width="12" height="14" aria-hidden="true" style={{ flexShrink: 0 }}>
         {mark && <Mark kind={mark as MarkKind} x={6} y={7} size={4.6} />}
       </svg>
@@ -27,6 +27,7 @@ export function PartLine({ mark, name, text, share, go }: Props) {
         <Button
           flex="1"
           minW="0"
+          minH="25px"
           truncate
           textAlign="left"
           cursor="pointer"

@@ -89,10 +89,10 @@ export function PathPanel({
       <Box>{partsSentence(path)}</Box>
       <ShareByLimit view={view} chosen={path.number} />
       <Flex gap="5">
-        <Button color="action" cursor="pointer" onClick={show}>
+        <Button color="action" cursor="pointer" minH="24px" onClick={show}>
           Show it on the plan
         </Button>
-        <Button color="action" cursor="pointer" onClick={() => onFuture(path.example)}>
+        <Button color="action" cursor="pointer" minH="24px" onClick={() => onFuture(path.example)}>
           Play one such future
         </Button>
       </Flex>

@@ -67,6 +67,7 @@ export function PathTable({ view, ways, goal, chosen, onChoose }: TableProps) {
                   width="100%"
                   textAlign="left"
                   truncate
+                  minH="24px"
                   cursor="pointer"
                   aria-pressed={path.number === chosen}
                   title={path.steps.map(({ id, name }) => `${id} ${name}`).join(" → ")}

@@ -147,6 +147,7 @@ export function ScatterView({ plan, run, goal, look, onFuture }: ViewProps) {
         <Button
           color="action"
           cursor="pointer"
+          minH="24px"
           mt="1"
           onClick={() => look.set({ x: view.y.key, y: view.x.key })}
         >

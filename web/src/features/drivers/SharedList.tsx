@@ -27,6 +27,7 @@ export function SharedList({ rows, currency, thingsOf }: Props) {
             <Box minW="0">
               <Button
                 textAlign="left"
+                minH="24px"
                 cursor="pointer"
                 title={thing?.label}
                 _hover={{ color: "action" }}

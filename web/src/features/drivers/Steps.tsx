@@ -99,7 +99,6 @@ export function Steps({ steps, target, chosen, tick, width, height, onOpen }: Pr
             data-step={step.id}
             role={step.opens ? "button" : undefined}
             tabIndex={step.opens ? 0 : undefined}
-            aria-label={`${step.name}: ${step.label}`}
             aria-pressed={step.opens ? isChosen : undefined}
             cursor={step.opens ? "pointer" : undefined}
             onClick={() => step.opens && onOpen(step.id)}

@@ -49,6 +49,7 @@ export function TwoShares({ rows, currency, onGo }: Props) {
               minW="0"
               truncate
               textAlign="left"
+              minH="24px"
               cursor="pointer"
               _hover={{ color: "action" }}
               onClick={() => onGo(row)}

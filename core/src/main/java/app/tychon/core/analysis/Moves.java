@@ -12,12 +12,13 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
 
 /**
- * How far variations of a plan move a percentile of anything one may aim at. For the project's own date and cost only
- * what differs is worked out, some variations at a time; anything else is simulated once for each.
+ * How far variations of a plan move a percentile of anything one may aim at. For the project's own date and cost, and the
+ * finish of an activity, only what differs is worked out, some variations at a time; anything else is simulated for each.
  *
  * @param <K>   what the variation is known by
  * @param moved in the unit of {@link Aim#values}
@@ -43,13 +44,15 @@ public record Moves<K>(K key, Moved moved) {
             Consumer<List<Moves<K>>> asTheyCome) {
         List<Moves<K>> done = new ArrayList<>();
         List<Map.Entry<K, Variation>> all = List.copyOf(variations.entrySet());
-        int lot = aim.isOutcome() ? LOT : 1;
+        Optional<CompiledPlan> outcome = aim.asOutcome(plan);
+        int lot = outcome.isPresent() ? LOT : 1;
         try {
-            Sections own = aim.isOutcome() ? null : new Sections(aim.values(plan, settings, monitor.quiet()), level);
+            Sections own =
+                    outcome.isPresent() ? null : new Sections(aim.values(plan, settings, monitor.quiet()), level);
             for (int from = 0; from < all.size(); from += lot) {
                 List<Map.Entry<K, Variation>> some = all.subList(from, Math.min(all.size(), from + lot));
                 List<Moves<K>> moves = own == null
-                        ? byDifference(plan, aim, settings, some, level, monitor.quiet())
+                        ? byDifference(outcome.get(), aim, settings, some, level, monitor.quiet())
                         : some.stream()
                                 .map(one -> new Moves<>(
                                         one.getKey(),

@@ -22,7 +22,7 @@ public record RankRange(int best, int worst) {
                     int smaller = 0;
                     for (int j = 0; j < sizes.length; j++) {
                         double gap = Math.abs(sizes[j]) - Math.abs(sizes[i]);
-                        boolean isSure = Math.abs(gap) > Math.hypot(errors[i], errors[j]);
+                        boolean isSure = gap * gap > errors[i] * errors[i] + errors[j] * errors[j];
                         larger += isSure && gap > 0 ? 1 : 0;
                         smaller += isSure && gap < 0 ? 1 : 0;
                     }

@@ -139,7 +139,7 @@ public final class Staircase {
     private List<Key> added(Set<Key> held, Set<Key> stillHeld) {
         Inputs inputs = Inputs.of(plan);
         return held.stream()
-                .filter(key -> !stillHeld.contains(key))
+                .filter(key -> !stillHeld.contains(key) && (aim.isMoney() || key.kind() == Kind.ESTIMATE))
                 .sorted(Comparator.comparingDouble((Key key) -> -inputs.spread(key))
                         .thenComparing(Key::id))
                 .limit(MOST_PARTS)

@@ -1,12 +1,14 @@
 package app.tychon.core.simulation;
 
 import app.tychon.core.model.Plan;
+import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import java.util.Arrays;
+import java.util.Optional;
 
 /**
  * What a question is about: a date, a duration or the cost of the project, a branch, a milestone or an activity.
@@ -37,9 +39,18 @@ public record Aim(Quantity quantity, String of) {
         return of.equals(Plan.PROJECT);
     }
 
-    /** Whether {@link Outcomes} hold it, so that differences need nothing more. */
-    public boolean isOutcome() {
-        return isProject() && quantity != Quantity.START;
+    /**
+     * The plan as a run of it has this for its finish, duration or cost; nothing where no run has, and values are those of an
+     * {@link Output}. Where it is there, differences need nothing more.
+     */
+    public Optional<CompiledPlan> asOutcome(CompiledPlan plan) {
+        if (isProject()) {
+            return quantity == Quantity.START ? Optional.empty() : Optional.of(plan);
+        }
+        Network network = plan.network();
+        boolean isFinish =
+                quantity == Quantity.FINISH && network.isActivity(of) && !network.isHammock(network.position(of));
+        return isFinish ? Optional.of(plan.towards(of)) : Optional.empty();
     }
 
     /**
@@ -52,9 +63,9 @@ public record Aim(Quantity quantity, String of) {
      * @throws java.util.concurrent.CancellationException when stopped before anything was done, or interrupted
      */
     public double[] values(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
-        return isOutcome()
-                ? values(Simulation.outcomes(plan, settings, monitor))
-                : values(plan, Outputs.of(plan, settings, settings.iterations(), of, monitor));
+        return asOutcome(plan)
+                .map(aimed -> values(Simulation.outcomes(aimed, settings, monitor)))
+                .orElseGet(() -> values(plan, Outputs.of(plan, settings, settings.iterations(), of, monitor)));
     }
 
     /** The same of outcomes that are there. */

@@ -1,6 +1,5 @@
 package app.tychon.core.simulation;
 
-import app.tychon.core.schedule.CriticalTrace;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.draws.Batch;
@@ -55,8 +54,6 @@ public final class Simulation {
     private final DrivingPaths paths;
     private final ActivityTallies tallies;
     private final double planDuration;
-    /** When each iteration ends what the plan aims at. */
-    private final double[] ends;
 
     private final OrderedSums sums;
     private final OrderedSums ownerSums;
@@ -73,7 +70,6 @@ public final class Simulation {
         samples = new Samples(settings.iterations());
         outputs = OutputSamples.of(plan, settings.iterations());
         paths = new DrivingPaths(network, settings.iterations());
-        ends = new double[settings.iterations()];
         planDuration = network.projectTime().work(plan.schedule().finish()) - network.workAtStart();
         int count = Math.min(PILOT, settings.iterations());
         BatchWorker pilot = new BatchWorker(plan, draws, count);
@@ -106,13 +102,6 @@ public final class Simulation {
         return samples.outcomes(plan, Batches.each(plan, settings, monitor, samples::add));
     }
 
-    /** When a lane ends what the plan aims at, working minutes of the project calendar from the project's start. */
-    private double end(BatchWorker worker, int lane) {
-        return plan.target() == CriticalTrace.PROJECT
-                ? worker.duration(lane)
-                : plan.pass().projectWork(worker.lanes.finish[plan.target()][lane]);
-    }
-
     private RunResult run() {
         monitor.begun(new SoFar());
         batches.run(Recorder::new, this::isSteady).forEach(recorder -> {
@@ -121,8 +110,7 @@ public final class Simulation {
         });
         int n = batches.done();
         double[] duration = Arrays.copyOf(samples.duration, n);
-        double[] deviations =
-                Arrays.stream(ends, 0, n).map(end -> end - planDuration).toArray();
+        double[] deviations = Arrays.stream(duration).map(d -> d - planDuration).toArray();
         double[] money = ownerSums.totals();
         List<Output> kept = outputs.result(n);
         Map<String, Integer> owners = plan.costs().owners();
@@ -234,8 +222,7 @@ public final class Simulation {
             });
             worker.trace.run(worker.lanes, count);
             for (int k = 0; k < count; k++) {
-                deviations[k] = end(worker, k) - planDuration;
-                ends[first + k] = end(worker, k);
+                deviations[k] = worker.duration(k) - planDuration;
             }
             part.addCritical(worker.lanes, count, deviations, batchSums);
             branchPart.add(worker.lanes, worker.spans, count, part::wasCritical);

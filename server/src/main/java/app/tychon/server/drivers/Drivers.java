@@ -6,6 +6,8 @@ import app.tychon.core.analysis.Driver.Swing;
 import app.tychon.core.analysis.RankRange;
 import app.tychon.core.analysis.Sensitivity;
 import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.Aim;
+import app.tychon.core.simulation.settings.Grain;
 import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.statistics.Centred;
 import app.tychon.server.drivers.DriversView.DriverRow;
@@ -58,11 +60,24 @@ final class Drivers {
         return new Drivers(goal).view(grains, gathering, measure);
     }
 
+    private record Measured(Aim aim, Grain grain) {}
+
+    /**
+     * Every input against a goal, the strongest rank correlation first.
+     *
+     * @param output the goal's values
+     */
+    static List<Driver> measured(Goal goal, Grains grains, double[] output) {
+        Grain grain = grains.of(goal);
+        return goal.run().once(new Measured(goal.aim(), grain), () -> goal.run()
+                .calculate(output.length, (ready, monitor) -> Sensitivity.drivers(
+                                goal.inputs(), grain, goal.settings(), List.of(output))
+                        .get(0)));
+    }
+
     private DriversView view(Grains grains, Gathering gathering, Measure measure) {
         double[] output = goal.values();
-        List<Driver> drivers = goal.run().calculate(output.length, (ready, monitor) -> Sensitivity.drivers(
-                        goal.inputs(), grains.of(goal), goal.settings(), List.of(output))
-                .get(0));
+        List<Driver> drivers = measured(goal, grains, output);
         Centred centred = Centred.of(output);
         Map<Input, RankRange> ranks = ranks(drivers);
         InputView.Words words = new InputView.Words(plan);

@@ -138,11 +138,7 @@ class DriversController {
     StaircaseView staircase(
             @PathVariable UUID run, @ParameterObject Asked asked, @RequestParam Optional<Double> level) {
         Goal goal = Goal.of(simulations.open(run), asked);
-        goal.values();
-        return goal.run()
-                .calculate(
-                        goal.run().result().iterations(),
-                        (ready, monitor) -> StaircaseView.of(goal, goal.level(level), monitor));
+        return StaircaseView.of(goal, goal.level(level));
     }
 
     /** What is in one of its steps. */
@@ -153,11 +149,7 @@ class DriversController {
             @PathVariable String cause,
             @RequestParam Optional<Double> level) {
         Goal goal = Goal.of(simulations.open(run), asked);
-        goal.values();
-        return goal.run()
-                .calculate(
-                        goal.run().result().iterations(),
-                        (ready, monitor) -> StaircaseInside.of(goal, cause, goal.level(level), monitor));
+        return StaircaseInside.of(goal, cause, goal.level(level));
     }
 
     /** How often each activity drove, and how near it came to it. */

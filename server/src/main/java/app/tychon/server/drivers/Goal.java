@@ -68,10 +68,15 @@ final class Goal {
         return new RunSettings(iterations, own.seed(), own.sampling(), own.threads());
     }
 
+    /** Whether every run keeps its values. */
+    private boolean isOfRun() {
+        return aim.isProject() && aim.quantity() != Aim.Quantity.START;
+    }
+
     /** As {@link Aim#values}, one a future. */
     double[] values() {
         RunResult result = run.result();
-        return switch (aim.isOutcome() ? aim.quantity() : Aim.Quantity.START) {
+        return switch (isOfRun() ? aim.quantity() : Aim.Quantity.START) {
             case COST -> result.cost().totals();
             case FINISH, DURATION -> result.duration();
             case START -> aim.values(run.compiled(), run.output(aim.of()));
@@ -125,7 +130,7 @@ final class Goal {
     /** What was promised of the project, as a value. */
     Optional<Double> target() {
         Targets targets = run.plan().project().targets();
-        if (!aim.isOutcome()) {
+        if (!isOfRun()) {
             return Optional.empty();
         }
         return switch (aim.quantity()) {

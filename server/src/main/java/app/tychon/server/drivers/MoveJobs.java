@@ -4,7 +4,6 @@ import app.tychon.core.analysis.DayGain;
 import app.tychon.core.analysis.Driver;
 import app.tychon.core.analysis.Driver.Swing;
 import app.tychon.core.analysis.Moves;
-import app.tychon.core.analysis.Sensitivity;
 import app.tychon.core.model.Activity;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.Inputs;
@@ -51,7 +50,6 @@ class MoveJobs {
     private static final long MOST_WORK = 5_000_000;
 
     private static final int FEWEST = 1000;
-    private static final double[] NOTHING = {};
     private static final Logger LOG = LoggerFactory.getLogger(MoveJobs.class);
 
     /** What is done to each input. */
@@ -93,8 +91,8 @@ class MoveJobs {
         Job job = jobs.get(question);
         if (job == null) {
             // Whoever is in the pool must not wait for it.
-            double[] output = question.change() == Change.REMOVAL ? goal.values() : NOTHING;
-            job = jobs.computeIfAbsent(question, asked -> begin(asked, goal, output));
+            List<Input> strongest = question.change() == Change.REMOVAL ? strongest(question, goal) : List.of();
+            job = jobs.computeIfAbsent(question, asked -> begin(asked, goal, strongest));
         }
         return view(job, goal, question.level(), gathering);
     }
@@ -111,14 +109,14 @@ class MoveJobs {
         return now(question, gathering);
     }
 
-    private Job begin(Question question, Goal goal, double[] output) {
+    private Job begin(Question question, Goal goal, List<Input> strongest) {
         Job job = new Job();
         job.iterations = iterations(goal);
         long bytes = 2
                 * RunNeeds.of(goal.run().plan(), goal.settings(job.iterations)).bytes();
         try {
             pool.submit(Urgency.REFINEMENT, question.run(), bytes, turns -> {
-                work(job, question, goal, output, pool.watched(turns, RunMonitor.until(() -> job.stopped)));
+                work(job, question, goal, strongest, pool.watched(turns, RunMonitor.until(() -> job.stopped)));
                 return null;
             });
         } catch (BusyException e) {
@@ -138,11 +136,11 @@ class MoveJobs {
         job.state = State.REFUSED;
     }
 
-    private static void work(Job job, Question question, Goal goal, double[] output, RunMonitor monitor) {
+    private static void work(Job job, Question question, Goal goal, List<Input> strongest, RunMonitor monitor) {
         try {
             CompiledPlan plan = goal.run().compiled();
             RunSettings settings = goal.settings(job.iterations);
-            Map<Input, Variation> variations = variations(question, goal, output, plan);
+            Map<Input, Variation> variations = variations(question, goal, strongest, plan);
             job.total = variations.size();
             job.moves = Moves.of(
                     plan, goal.aim(), settings, variations, question.level(), monitor, some -> job.moves = some);
@@ -159,11 +157,12 @@ class MoveJobs {
         }
     }
 
-    private static Map<Input, Variation> variations(Question question, Goal goal, double[] output, CompiledPlan plan) {
+    private static Map<Input, Variation> variations(
+            Question question, Goal goal, List<Input> strongest, CompiledPlan plan) {
         Inputs inputs = goal.inputs();
         Map<Input, Variation> variations = new LinkedHashMap<>();
         if (question.change() == Change.REMOVAL) {
-            strongest(question, goal, inputs, output).forEach(input -> variations.put(input, inputs.without(input)));
+            strongest.forEach(input -> variations.put(input, inputs.without(input)));
             return variations;
         }
         Network network = plan.network();
@@ -184,8 +183,8 @@ class MoveJobs {
         return question.change() == Change.DAY ? new Shortening(1, day) : new Shortening(0.9, 0);
     }
 
-    private static List<Input> strongest(Question question, Goal goal, Inputs inputs, double[] output) {
-        return Sensitivity.drivers(inputs, question.grains().of(goal), goal.settings(), List.of(output)).get(0).stream()
+    private static List<Input> strongest(Question question, Goal goal) {
+        return Drivers.measured(goal, question.grains(), goal.values()).stream()
                 .filter(driver -> driver.swing().isPresent())
                 .sorted(Comparator.comparingDouble((Driver driver) ->
                         -Math.abs(driver.swing().map(Swing::width).orElse(0.0))))

@@ -2,6 +2,7 @@ package app.tychon.server.drivers;
 
 import app.tychon.core.simulation.DrivingFutures;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import java.util.Optional;
 
 /** The paths that drove in a simulation, and what each takes to drive. */
 final class Paths {
@@ -29,10 +30,12 @@ final class Paths {
         return new SharedView(new GoalValue(null, null), futures, drove.length, SharedView.rows(goal, drove));
     }
 
+    private record Driving(Optional<String> towards) {}
+
     private static DrivingFutures driving(Goal goal, CompiledPlan plan) {
-        return goal.run()
+        return goal.run().once(new Driving(goal.towardsId()), () -> goal.run()
                 .calculate(
                         goal.run().result().iterations(),
-                        (ready, monitor) -> DrivingFutures.of(plan, goal.settings(), monitor));
+                        (ready, monitor) -> DrivingFutures.of(plan, goal.settings(), monitor)));
     }
 }

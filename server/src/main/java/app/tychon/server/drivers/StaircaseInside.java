@@ -65,17 +65,25 @@ final class StaircaseInside {
     }
 
     /** @throws IllegalArgumentException where there is no such step */
-    static StairInside of(Goal goal, String cause, double level, RunMonitor monitor) {
-        StaircaseView whole = StaircaseView.of(goal, level, monitor);
+    static StairInside of(Goal goal, String cause, double level) {
+        StaircaseView whole = StaircaseView.of(goal, level);
         double change = whole.steps().stream()
                 .filter(step -> step.cause().equals(cause))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("there is no step \"" + cause + "\""))
                 .change();
-        StaircaseInside inside = new StaircaseInside(goal, level, monitor);
-        List<StairPart> parts = goal.aim().equals(Aim.COST) ? inside.money(cause) : inside.causes(cause);
+        List<StairPart> parts = goal.run().once(new Asked(goal.aim(), cause, level), () -> goal.run()
+                .calculate(
+                        goal.run().result().iterations(),
+                        (ready, monitor) -> new StaircaseInside(goal, level, monitor).parts(cause)));
         double sum = parts.stream().mapToDouble(StairPart::change).sum();
         return new StairInside(cause, change, parts, change - sum);
+    }
+
+    private record Asked(Aim aim, String cause, double level) {}
+
+    private List<StairPart> parts(String cause) {
+        return goal.aim().equals(Aim.COST) ? money(cause) : causes(cause);
     }
 
     private List<StairPart> causes(String cause) {

@@ -42,7 +42,15 @@ record StaircaseView(
 
     private record Landing(String cause, double value, boolean opens) {}
 
-    static StaircaseView of(Goal goal, double level, RunMonitor monitor) {
+    private record Asked(Aim aim, double level) {}
+
+    /** Worked out once, where all that simulates takes its turn. */
+    static StaircaseView of(Goal goal, double level) {
+        return goal.run().once(new Asked(goal.aim(), level), () -> goal.run()
+                .calculate(goal.run().result().iterations(), (ready, monitor) -> of(goal, level, monitor)));
+    }
+
+    private static StaircaseView of(Goal goal, double level, RunMonitor monitor) {
         boolean byMoney = goal.aim().equals(Aim.COST);
         List<Landing> landings = byMoney ? money(goal, level) : causes(goal, level, monitor);
         List<StairStep> steps = new ArrayList<>();

@@ -15,6 +15,7 @@ import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Sample;
 import app.tychon.server.memory.Recent;
 import java.time.LocalDateTime;
+import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -24,6 +25,7 @@ import java.util.function.Supplier;
 /** A simulation opened for reading: a recorded run, or what live odds come from. What is costly is made when it is asked for. */
 public final class Opened {
     private static final int MOST_KEPT = 8;
+    private static final int MOST_ANSWERS = 16;
     private static final long MOST_BYTES = Recent.shareOfMemory(0.03);
     /** An output is start, finish, duration and cost. */
     private static final long EACH = 4L * Double.BYTES;
@@ -44,6 +46,7 @@ public final class Opened {
             new Recent<>(MOST_KEPT, MOST_BYTES, output -> EACH * output.start().length);
     private final Map<Asked, Quantity<LocalDateTime>> dates = new Recent<>(MOST_KEPT, MOST_BYTES, Quantity::bytes);
     private final Map<Asked, Quantity<Double>> amounts = new Recent<>(MOST_KEPT, MOST_BYTES, Quantity::bytes);
+    private final Map<Object, Answer<?>> answers = Collections.synchronizedMap(new Recent<>(MOST_ANSWERS));
     private final Supplier<CompiledPlan> compiling;
     /** Whoever compiles must not wait for those who wait for what is calculated. */
     private final Object compilation = new Object();
@@ -138,6 +141,17 @@ public final class Opened {
     /** A cost or a duration, likewise. */
     synchronized Quantity<Double> amount(Asked asked) {
         return kept(amounts, asked, () -> Quantities.amount(this, asked));
+    }
+
+    /**
+     * The answer to a question that takes a while: worked out once, also where several ask at the same time; the last few stay.
+     *
+     * @param question equal for those that ask the same
+     */
+    @SuppressWarnings("unchecked")
+    public <T> T once(Object question, Supplier<T> making) {
+        Answer<T> answer = (Answer<T>) answers.computeIfAbsent(question, asked -> new Answer<>());
+        return answer.get(making);
     }
 
     /** What was made before, or is made now; the last few stay. */

@@ -109,7 +109,7 @@ final class Asker {
         money.add(at, count, ripple);
         for (int k = 0; k < count; k++) {
             int lane = at[k];
-            boolean same = ends[k] == kept.worker.lanes.end[lane]
+            boolean same = ends[k] == kept.worker.finish(lane)
                     && money.spread[k] == kept.worker.money.spread[lane]
                     && money.timeDriven[k] == kept.worker.money.timeDriven[lane]
                     && money.risk[k] == kept.worker.money.risk[lane];

@@ -1,6 +1,7 @@
 package app.tychon.core.simulation.difference;
 
 import app.tychon.core.schedule.BranchSpans;
+import app.tychon.core.schedule.CriticalTrace;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
@@ -106,9 +107,18 @@ final class Ripple {
         }
     }
 
-    /** Instants of the project's finish in the lanes looked at. */
+    /** Instants at which the project, or what the plan aims at, finishes in the lanes looked at. */
     void ends(double[] out) {
         Lanes own = kept.worker.lanes;
+        int target = kept.plan.target();
+        if (target != CriticalTrace.PROJECT) {
+            if (moved.get(target)) {
+                System.arraycopy(lanes.finish[target], 0, out, 0, count);
+            } else {
+                Lanes.gather(own.finish[target], at, count, out);
+            }
+            return;
+        }
         boolean isOpen = isOpen(finishing, own.end);
         for (int k = 0; k < count; k++) {
             out[k] = isOpen ? lanes.end[k] : Math.max(own.end[at[k]], lanes.end[k]);

@@ -74,14 +74,14 @@ public final class BatchWorker {
         }
     }
 
-    /** Instant of the project's finish in a lane. */
+    /** Instant at which the project, or what the plan aims at, finishes in a lane. */
     public double finish(int lane) {
-        return lanes.end[lane];
+        return plan.target() == CriticalTrace.PROJECT ? lanes.end[lane] : lanes.finish[plan.target()][lane];
     }
 
-    /** Working minutes of the project calendar from the project's start to its finish in a lane. */
+    /** Working minutes of the project calendar from the project's start to that. */
     public double duration(int lane) {
-        return pass.projectWork(lanes.end[lane]);
+        return pass.projectWork(finish(lane));
     }
 
     /** Instant at which the first activity of the project starts in a lane. */

@@ -148,8 +148,8 @@ public final class CompiledPlan {
     }
 
     /**
-     * The same plan, in which activities are critical, and paths drive, towards a milestone or activity instead of the
-     * project's finish.
+     * The same plan, of which a milestone or activity counts as the end instead of the project's finish: activities are
+     * critical, and paths drive, towards it, and a run's finish and duration are its.
      *
      * @throws IllegalArgumentException where there is no such activity, or it is a hammock
      */

@@ -46,6 +46,9 @@ class DifferencesTest {
             if (seed % 3 == 0) {
                 plan = plan.with(Variation.CURRENT.withRisks(RiskSetting.AFTER_RESPONSE));
             }
+            if (seed % 3 == 1) {
+                plan = plan.towards("A12");
+            }
             Map<String, Variation> variations = variations(plan);
             Differences<String> differences =
                     Differences.of(plan, SETTINGS, variations, RunMonitor.NONE, answers -> {});
