@@ -4,7 +4,7 @@ import type { CriticalityRow, CriticalityView as Criticalities } from "../../sha
 import { refusalOf } from "../../shared/api/edits";
 import { useSpans } from "../../shared/api/runs";
 import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
-import { editedNumber, formatWhole, parseNumber } from "../../shared/format/numbers";
+import { editedNumber, formatChance, formatWhole, parseNumber } from "../../shared/format/numbers";
 import { Grid } from "../../shared/grid/Grid";
 import { PlanGrid } from "../../shared/planGrid/PlanGrid";
 import { shareOfFutures } from "../../shared/odds/sentences";
@@ -27,6 +27,7 @@ import {
 } from "./criticality";
 import { capital } from "./goal";
 import type { ViewProps } from "./MovesView";
+import { RowsPicture, SHARE_TICKS, shareX } from "./RowsPicture";
 import { useThings } from "./toThing";
 import { useCriticality } from "./useDrivers";
 
@@ -107,7 +108,7 @@ export function CriticalityView({ plan, run, goal, look }: ViewProps) {
           />
         </Box>
       </Flex>
-      <Box ref={chart} flex="1" minH="0">
+      <Box flex="1" minH="0">
         {arranged === "ranked" ? (
           <Grid
             state={`criticality ${plan.project.id}`}
@@ -125,9 +126,34 @@ export function CriticalityView({ plan, run, goal, look }: ViewProps) {
           <AlongThePlan plan={plan} run={run} view={view} />
         )}
       </Box>
+      <RowsPicture
+        ref={chart}
+        rows={list.slice(0, PICTURED).map((row) => ({ ...row, code: row.id, text: formatChance(row.share) }))}
+        ticks={SHARE_TICKS}
+        draw={(row, y) => (
+          <g>
+            <rect
+              x={shareX(0)}
+              width={shareX(Math.max(row.near ?? 0, row.share)) - shareX(0)}
+              y={y - 4}
+              height="8"
+              fill="var(--chakra-colors-simulated-soft)"
+            />
+            <rect
+              x={shareX(0)}
+              width={shareX(row.share) - shareX(0)}
+              y={y - 3}
+              height="6"
+              fill="var(--chakra-colors-simulated)"
+            />
+          </g>
+        )}
+      />
     </Flex>
   );
 }
+
+const PICTURED = 30;
 
 /** The same beside the plan's own rows and their timeline. */
 function AlongThePlan({ plan, run, view }: { plan: ViewProps["plan"]; run: string; view: Criticalities }) {

@@ -61,7 +61,7 @@ export function DriversStage() {
   const navigate = useNavigate();
   const chosen = useOddsStore((state) => subjectOf(state, id));
   const subject: Subject = ASKED[look.view].length > 0 ? chosen : { what: "finish", of: chosen.of };
-  const goal = goalOf(plan, subject);
+  const goal = goalOf(plan, subject, look.level);
   const recorded = source.run?.id;
   const onFuture = useCallback(
     (number: number) => {

@@ -9,10 +9,11 @@ import { Notice } from "../../shared/ui/Notice";
 import { BeyondField } from "./BeyondField";
 import { type Goal, outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
-import { inHundred, sharedWords } from "./pathWords";
+import { inHundred, sharedWords, twoShares } from "./pathWords";
+import { RowsPicture, SHARE_TICKS, shareX } from "./RowsPicture";
 import { pathName, waysOf } from "./ways";
 import { SharedList } from "./SharedList";
-import { TwoShares } from "./TwoShares";
+import { Shares, TwoShares } from "./TwoShares";
 import { useThings } from "./toThing";
 import { useLate, usePaths } from "./useDrivers";
 
@@ -76,11 +77,22 @@ export function LateView({ plan, run, goal, look }: ViewProps) {
               : "Nothing differs by more than chance would make."}
           </Box>
         ) : (
-          <Box ref={chart}>
-            <TwoShares rows={drawn} currency={currency} onGo={(row) => thingsOf(row)[0]?.go()} />
-          </Box>
+          <TwoShares rows={drawn} currency={currency} onGo={(row) => thingsOf(row)[0]?.go()} />
         )}
       </Flex>
+      <RowsPicture
+        ref={chart}
+        rows={drawn.map((row) => ({
+          row,
+          id: row.input.key,
+          code: row.input.id,
+          name: sharedWords(row, currency).what,
+          mark: row.input.mark,
+          text: `${inHundred(twoShares(row).late)} · ${inHundred(twoShares(row).others)}`,
+        }))}
+        ticks={SHARE_TICKS}
+        draw={({ row }, y) => <Shares row={row} x={shareX} y={y} />}
+      />
       <Flex
         as="aside"
         aria-label="Where futures are parted"

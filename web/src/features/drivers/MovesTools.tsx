@@ -5,12 +5,18 @@ import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import type { Look } from "./driversStore";
 import type { Goal } from "./goal";
 import { addsUp, GATHERINGS, MEASURES } from "./measures";
-import { useStopMoves } from "./useDrivers";
+import { LevelField } from "./LevelField";
+import { isTried, useStopMoves } from "./useDrivers";
 
 const Button = chakra("button");
 
+interface ToolsProps {
+  look: Look & { set: (look: Partial<Look>) => void };
+  confidence: number;
+}
+
 /** By which measure, gathered how, and how finely. */
-export function MovesTools({ look }: { look: Look & { set: (look: Partial<Look>) => void } }) {
+export function MovesTools({ look, confidence }: ToolsProps) {
   const gathering = look.by ? `${look.by} ${look.depth}` : "";
   const sums = addsUp(look.measure);
   return (
@@ -34,6 +40,11 @@ export function MovesTools({ look }: { look: Look & { set: (look: Partial<Look>)
           look.set({ by, depth: Number(depth) });
         }}
       />
+      {isTried(look.measure) && (
+        <Box width="190px" mb="-2">
+          <LevelField look={look} confidence={confidence} />
+        </Box>
+      )}
       <Check
         label="chance and size apart"
         checked={look.apart}

@@ -82,7 +82,7 @@ export function MovesView({ plan, run, goal, look, onFuture }: ViewProps) {
             </>
           )}
         </Box>
-        <MovesTools look={look} />
+        <MovesTools look={look} confidence={plan.project.confidence} />
         {tried && <MovesProgress run={run} goal={goal} look={look} moves={tried} />}
         {rows.length === 0 && !(tried && tried.state === "working") && (
           <Notice>

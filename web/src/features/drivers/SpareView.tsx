@@ -11,16 +11,19 @@ import { fading } from "../../shared/ui/fading";
 import { TextField } from "../../shared/ui/Field";
 import { Notice } from "../../shared/ui/Notice";
 import type { ViewProps } from "./MovesView";
+import { PICTURE_ROOM, RowsPicture } from "./RowsPicture";
 import { useThings } from "./toThing";
 import { useSpare } from "./useDrivers";
 
 type Row = GridRow & SpareRow;
 
+const PICTURED = 30;
 const days = (value: number) => (value > 0 ? formatOne(value) : "");
 
 /** Where the plan has more time than it needs: nobody likes to be told only where more is needed. */
 export function SpareView({ plan, run, look }: ViewProps) {
-  const spare = useSpare(run, look.level);
+  const level = look.level === undefined ? undefined : Math.max(1, Math.min(99, Math.round(look.level)));
+  const spare = useSpare(run, level);
   const chart = useRef<HTMLDivElement>(null);
   const things = useThings(plan);
   const rows = useMemo<Row[]>(
@@ -33,6 +36,8 @@ export function SpareView({ plan, run, look }: ViewProps) {
   if (!spare.data) return <Notice>Looking for time that no future needs…</Notice>;
   const view = spare.data;
   const title = sentence(view.rows, view.level, plan);
+  const most = mostOf(rows);
+  const wide = (value: number) => (value / most) * (PICTURE_ROOM[1] - PICTURE_ROOM[0]);
   return (
     <Flex direction="column" height="100%" pt="3" {...fading(view.run !== run)}>
       <Flex px="5" gap="3" align="flex-start">
@@ -68,7 +73,7 @@ export function SpareView({ plan, run, look }: ViewProps) {
           />
         </Box>
       </Flex>
-      <Box ref={chart} flex="1" minH="0">
+      <Box flex="1" minH="0">
         <Grid
           state={`spare ${plan.project.id}`}
           label="Time to spare"
@@ -82,6 +87,32 @@ export function SpareView({ plan, run, look }: ViewProps) {
           }}
         />
       </Box>
+      <RowsPicture
+        ref={chart}
+        rows={rows
+          .slice(0, PICTURED)
+          .map((row) => ({ ...row, code: row.id, text: days(row.giveBack || row.leastFloat) }))}
+        ticks={[]}
+        draw={(row, y) => (
+          <g>
+            <rect
+              x={PICTURE_ROOM[0]}
+              width={wide(row.giveBack)}
+              y={y - 6}
+              height="7"
+              fill="var(--chakra-colors-action)"
+              opacity="0.6"
+            />
+            <rect
+              x={PICTURE_ROOM[0]}
+              width={wide(row.leastFloat)}
+              y={y + 2}
+              height="4"
+              fill="var(--chakra-colors-simulated-soft)"
+            />
+          </g>
+        )}
+      />
     </Flex>
   );
 }
@@ -145,9 +176,13 @@ const columnsOf = (plan: PlanView, level: number): Column<Row>[] => [
   },
 ];
 
+/** The most days of either. */
+const mostOf = (rows: readonly Row[]) =>
+  Math.max(1, ...rows.flatMap(({ giveBack, leastFloat }) => [giveBack, leastFloat]));
+
 /** Days to give back and float that no future uses, on one axis. */
 function drawingOf(rows: readonly Row[]): Drawing<Row> {
-  const most = Math.max(1, ...rows.flatMap(({ giveBack, leastFloat }) => [giveBack, leastFloat]));
+  const most = mostOf(rows);
   return {
     width: 200,
     header: () => null,

@@ -3,12 +3,11 @@ import { type ReactNode, useRef } from "react";
 import type { RunView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
-import { editedNumber, parseNumber } from "../../shared/format/numbers";
 import { SourcePicker } from "../../shared/odds/SourcePicker";
 import { fading } from "../../shared/ui/fading";
-import { TextField } from "../../shared/ui/Field";
 import { Notice } from "../../shared/ui/Notice";
 import { ChangeSteps } from "./ChangeSteps";
+import { LevelField } from "./LevelField";
 import type { ViewProps } from "./MovesView";
 import { SizedSteps } from "./SizedSteps";
 import { StairSums } from "./StairSums";
@@ -22,20 +21,7 @@ const CAUSES = { value: "", label: "the plan, by cause" };
 /** From the plan to a percentile, one cause after the other; or from a recorded run, one kind of change after the other. */
 export function StaircaseView(props: ViewProps & { runs: RunView[] }) {
   const { plan, goal, look, runs, run } = props;
-  const level = (
-    <TextField
-      label="At percentile"
-      name="level"
-      value={editedNumber(look.level ?? plan.project.confidence)}
-      onHandIn={(text) => {
-        const percent = parseNumber(text.replace(/[p%\s]/gi, ""));
-        if (percent === undefined || percent <= 0 || percent > 100)
-          return `A percentile lies above 0 and at most 100, not “${text}”.`;
-        look.set({ level: percent });
-        return undefined;
-      }}
-    />
-  );
+  const level = <LevelField look={look} confidence={plan.project.confidence} />;
   const from = (
     <Flex align="center" gap="2" color="softInk" mb="2">
       <Box width="112px" flexShrink="0" fontSize="12.5px">

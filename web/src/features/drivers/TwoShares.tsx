@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { SharedRow } from "../../shared/api/client";
 import { Mark, type MarkKind } from "../../shared/charts/marks";
 import { colourOf } from "./spindles";
-import { inHundred, sharedWords } from "./pathWords";
+import { inHundred, sharedWords, twoShares } from "./pathWords";
 
 const Button = chakra("button");
 const WIDTH = 300;
@@ -35,10 +35,7 @@ export function TwoShares({ rows, currency, onGo }: Props) {
       </Flex>
       {rows.map((row) => {
         const { what, how } = sharedWords(row, currency);
-        const over = row.struck || row.lateBeyond >= row.othersBeyond;
-        const late = row.struck ? row.late : over ? row.lateBeyond : 1 - row.lateBeyond;
-        const others = row.struck ? row.others : over ? row.othersBeyond : 1 - row.othersBeyond;
-        const colour = colourOf(row.input.mark);
+        const { late, others } = twoShares(row);
         return (
           <Flex key={row.input.key} align="center" borderTopWidth="1px" borderColor="line" title={how}>
             <Box color="softInk" width="58px" flexShrink="0">
@@ -58,17 +55,7 @@ export function TwoShares({ rows, currency, onGo }: Props) {
               {what}
             </Button>
             <svg width={WIDTH} height={HEIGHT} role="img" aria-label={how} style={{ flexShrink: 0 }}>
-              <line x1={x(0)} x2={x(1)} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke="var(--chakra-colors-line)" />
-              <line
-                x1={x(others)}
-                x2={x(late)}
-                y1={HEIGHT / 2}
-                y2={HEIGHT / 2}
-                stroke={colour}
-                strokeWidth="2"
-              />
-              <Mark kind={row.input.mark as MarkKind} x={x(others)} y={HEIGHT / 2} hollow />
-              <Mark kind={row.input.mark as MarkKind} x={x(late)} y={HEIGHT / 2} />
+              <Shares row={row} x={x} y={HEIGHT / 2} />
             </svg>
             <Box width="64px" flexShrink="0" textAlign="right">
               {inHundred(late)}
@@ -81,5 +68,25 @@ export function TwoShares({ rows, currency, onGo }: Props) {
         );
       })}
     </Box>
+  );
+}
+
+interface SharesProps {
+  row: SharedRow;
+  x: (share: number) => number;
+  y: number;
+}
+
+/** The two shares of one input along an axis. */
+export function Shares({ row, x, y }: SharesProps) {
+  const { late, others } = twoShares(row);
+  const kind = row.input.mark as MarkKind;
+  return (
+    <g>
+      <line x1={x(0)} x2={x(1)} y1={y} y2={y} stroke="var(--chakra-colors-line)" />
+      <line x1={x(others)} x2={x(late)} y1={y} y2={y} stroke={colourOf(row.input.mark)} strokeWidth="2" />
+      <Mark kind={kind} x={x(others)} y={y} hollow />
+      <Mark kind={kind} x={x(late)} y={y} />
+    </g>
   );
 }

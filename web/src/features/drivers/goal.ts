@@ -25,7 +25,7 @@ export interface Goal {
 /** Less than this is rounding. */
 const LEAST_MONEY = 0.5;
 
-export function goalOf(plan: PlanView, subject: Subject): Goal {
+export function goalOf(plan: PlanView, subject: Subject, level?: number): Goal {
   const { currency, confidence } = plan.project;
   const named = nameOf(plan, subject);
   const money = subject.what === "cost";
@@ -49,7 +49,7 @@ export function goalOf(plan: PlanView, subject: Subject): Goal {
         : money
           ? formatMoney(amount ?? 0, currency)
           : `${formatOne(amount ?? 0)} d`,
-    level: `P${confidence}`,
+    level: `P${level ?? confidence}`,
   };
 }
 

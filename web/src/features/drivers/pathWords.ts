@@ -44,23 +44,23 @@ export function partsSentence({ partsAt, meetsAt, number }: PathView): string {
   return `It parts from the most frequent path at ${partsAt}${meetsAt ? `, and meets it again at ${meetsAt}` : ", and does not meet it again"}.`;
 }
 
+/** The two shares that tell an input apart: above its cut, or at most that, whichever is more among the late futures. */
+export function twoShares({ struck, late, others, lateBeyond, othersBeyond }: SharedRow) {
+  if (struck) return { over: true, late, others };
+  return lateBeyond >= othersBeyond
+    ? { over: true, late: lateBeyond, others: othersBeyond }
+    : { over: false, late: 1 - lateBeyond, others: 1 - othersBeyond };
+}
+
 /** How an input fell among some futures, and among the others. */
 export function sharedWords(row: SharedRow, currency: string): { what: string; how: string } {
-  if (row.struck)
-    return {
-      what: `${row.input.name} struck`,
-      how: `in ${inHundred(row.late)} of 100 of these, otherwise in ${inHundred(row.others)}`,
-    };
-  const over = row.lateBeyond >= row.othersBeyond;
+  const { over, late, others } = twoShares(row);
+  const how = `in ${inHundred(late)} of 100 of these, otherwise in ${inHundred(others)}`;
+  if (row.struck) return { what: `${row.input.name} struck`, how };
   const value =
     row.unit === "money"
       ? formatMoney(row.cut, currency)
       : `${formatOne(row.cut)} ${row.unit === "day" ? "days" : ""}`;
   const verb = row.unit === "money" ? "cost" : "took";
-  const these = over ? row.lateBeyond : 1 - row.lateBeyond;
-  const others = over ? row.othersBeyond : 1 - row.othersBeyond;
-  return {
-    what: `${row.input.name} ${verb} ${over ? "over" : "at most"} ${value.trim()}`,
-    how: `in ${inHundred(these)} of 100 of these, otherwise in ${inHundred(others)}`,
-  };
+  return { what: `${row.input.name} ${verb} ${over ? "over" : "at most"} ${value.trim()}`, how };
 }

@@ -15,7 +15,7 @@ const lasting = {
   placeholderData: keepPreviousData,
 } as const;
 
-type Fineness = Pick<Look, "apart" | "groups" | "by" | "depth">;
+type Fineness = Pick<Look, "apart" | "groups" | "by" | "depth"> & { level?: number };
 
 const byItself = ({ apart, groups, by, depth }: Fineness) => ({ apart, groups, by, depth });
 
@@ -37,6 +37,7 @@ const movesQuery = (subject: Subject, fineness: Fineness, change: Measure) => ({
   ...subject,
   ...byItself(fineness),
   change,
+  level: fineness.level,
 });
 
 /** Measures that are worked out in the background. */
@@ -58,8 +59,8 @@ export function useMoves(run: string, subject: Subject, fineness: Fineness, meas
 
 export function useStopMoves(run: string, subject: Subject, fineness: Fineness, measure: Measure) {
   const client = useQueryClient();
-  const { apart, groups } = fineness;
-  const query = { ...subject, apart, groups, change: measure };
+  const { apart, groups, level } = fineness;
+  const query = { ...subject, apart, groups, level, change: measure };
   return useMutation({
     mutationFn: () =>
       answer(http.DELETE("/api/runs/{run}/drivers/moves", { params: { path: { run }, query } })),

@@ -48,6 +48,11 @@ public final class Bench {
                     "effectsOfAllRisks",
                     "thousandIterations",
                     "below 5"),
+            new Ratio(
+                    "removal of 50 estimates, in parts of one simulation", "removalOfFifty", "thousandIterations", ""),
+            new Ratio("float in every future, in parts of one simulation", "floats", "thousandIterations", ""),
+            new Ratio(
+                    "driving paths with dates, in parts of one simulation", "drivingFutures", "thousandIterations", ""),
             new Ratio("finish and cost alone, in parts of one simulation", "outcomesAlone", "thousandIterations", ""));
 
     private Bench() {}

@@ -2,14 +2,19 @@ package app.tychon.bench;
 
 import app.tychon.core.analysis.Driver;
 import app.tychon.core.analysis.Effect;
+import app.tychon.core.analysis.Moves;
 import app.tychon.core.analysis.Sensitivity;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
+import app.tychon.core.simulation.Aim;
+import app.tychon.core.simulation.DrivingFutures;
+import app.tychon.core.simulation.Floats;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
@@ -18,6 +23,7 @@ import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -132,6 +138,28 @@ public class EngineBenchmark {
             off.put(risk.id(), plan.variation().withRisk(risk.id(), RiskSetting.OFF));
         }
         return Effect.of(plan, SHORT, off, 0.8, RunMonitor.NONE, early -> {});
+    }
+
+    /** What each of fifty estimates held at plan moves, over a thousand iterations. */
+    @Benchmark
+    public List<Moves<Input>> removalOfFifty() {
+        CompiledPlan plan = compiled(LargePlans.large(1, false, false));
+        Inputs inputs = Inputs.of(plan);
+        Map<Input, Variation> held = new LinkedHashMap<>();
+        inputs.all().stream().limit(50).forEach(input -> held.put(input, inputs.without(input)));
+        return Moves.of(plan, Aim.FINISH, SHORT, held, 0.8, RunMonitor.NONE, early -> {});
+    }
+
+    /** How much float each activity has in a thousand iterations. */
+    @Benchmark
+    public List<Optional<Floats.OfActivity>> floats() {
+        return Floats.of(compiled(LargePlans.large(1, false, false)), SHORT, 5, RunMonitor.NONE);
+    }
+
+    /** Which path drove in which of a thousand iterations. */
+    @Benchmark
+    public DrivingFutures drivingFutures() {
+        return DrivingFutures.of(compiled(LargePlans.large(1, false, false)), SHORT, RunMonitor.NONE);
     }
 
     /** 500 activities × 1,000 iterations, compiled and simulated, once warm. */

@@ -22,7 +22,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Headless Chromium, driven in the words of the interface. Every look waits until there is what it looks for. */
 final class Browser implements AutoCloseable {
-    private static final Duration PATIENCE = Duration.ofSeconds(30);
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(100);
 

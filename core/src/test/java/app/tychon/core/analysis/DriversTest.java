@@ -267,6 +267,31 @@ class DriversTest {
         });
     }
 
+    /** Where there is next to nothing to go by, nothing is said that cannot be known, and nothing fails. */
+    @Test
+    void oneFutureTwoFuturesAndNoUncertaintyAreAnswered() {
+        Plan certain = new PlanBuilder().task("A", 10).build();
+        Plan uncertain = new PlanBuilder()
+                .task("A", 10, new Shape.Uniform(5, 15))
+                .risk(threat("K", 0.5).addsDays(new Shape.Fixed(3), "A").risk())
+                .build();
+        for (int futures : new int[] {1, 2}) {
+            RunSettings few = new RunSettings(futures, 1, Sampling.LATIN, 1);
+            for (Plan plan : List.of(certain, uncertain)) {
+                CompiledPlan compiled = CompiledPlan.of(plan);
+                double[] output = Aim.FINISH.values(compiled, few, RunMonitor.NONE);
+                List<Driver> drivers = Sensitivity.drivers(Inputs.of(compiled), WHOLE, few, List.of(output))
+                        .get(0);
+                assertThat(drivers).hasSize(plan == certain ? 0 : 2);
+                drivers.forEach(driver -> driver.swing()
+                        .ifPresent(swing -> assertThat(swing.width()).isFinite()));
+                assertThat(Staircase.of(compiled, Aim.FINISH, few, 0.8).steps(RunMonitor.NONE))
+                        .hasSize(Staircase.Cause.values().length);
+                assertThat(Scatter.of(output, output).hasShape()).isFalse();
+            }
+        }
+    }
+
     private static void assertAddsUp(InsideActivity.Side side) {
         double risks = side.risks().stream()
                 .mapToDouble(InsideActivity.RiskPart::value)
