@@ -81,7 +81,7 @@ class AccessibilityJourneyTest extends Journey {
 
     @Test
     void thePlanWithItsSheetItsCheckAndItsCalendars() throws IOException {
-        bringIn(DEMO);
+        openDemo();
         browser.see("[data-heading='finish']");
         lookInBothColours("plan");
         browser.select("S10", "name");
@@ -104,7 +104,7 @@ class AccessibilityJourneyTest extends Journey {
 
     @Test
     void rangesWithGradesCorrelationAndPastWork() throws IOException {
-        bringIn(DEMO);
+        openDemo();
         browser.goTo("Ranges");
         browser.see("[role='treegrid'][aria-label='Ranges']");
         lookInBothColours("ranges");
@@ -119,7 +119,7 @@ class AccessibilityJourneyTest extends Journey {
 
     @Test
     void theRegisterOfRisks() throws IOException {
-        bringIn(DEMO);
+        openDemo();
         browser.goTo("Risks");
         browser.read("[role='grid'][aria-label='Risk register']", "by 1,000 futures");
         lookInBothColours("risks");
@@ -139,7 +139,7 @@ class AccessibilityJourneyTest extends Journey {
 
     @Test
     void everyViewOfTheOdds() throws IOException {
-        bringIn(DEMO);
+        openDemo();
         browser.goTo("Odds");
         browser.see("[data-level]");
         lookInBothColours("chance");
@@ -155,7 +155,7 @@ class AccessibilityJourneyTest extends Journey {
 
     @Test
     void everyViewOfTheDrivers() throws IOException {
-        bringIn(DEMO);
+        openDemo();
         browser.goTo("Drivers");
         browser.see("[data-testid='inside']");
         lookInBothColours("what moves it");
@@ -169,7 +169,7 @@ class AccessibilityJourneyTest extends Journey {
 
     @Test
     void whatLiesOverEveryView() throws IOException {
-        bringIn(DEMO);
+        openDemo();
         browser.type(Keys.chord(Keys.CONTROL, "k"));
         browser.see("[role='dialog'] [role='combobox']");
         look("search");

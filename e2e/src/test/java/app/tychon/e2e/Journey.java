@@ -21,6 +21,8 @@ abstract class Journey {
     static final String REFUSAL = "[role='treegrid'] [role='alert']";
 
     private static LiveServer server;
+    /** Where the demo is that journeys share. */
+    private static String demo;
     /** Browsers that no journey is in just now. */
     private static final BlockingDeque<Browser> FREE = new LinkedBlockingDeque<>();
 
@@ -72,6 +74,19 @@ abstract class Journey {
 
     void bringIn(Path file) {
         choose(file);
+        browser.see("[role='treegrid'][aria-label='Plan']");
+    }
+
+    /** Opens the demo as it is; for journeys that look and change nothing, which share it and what is known of it. */
+    void openDemo() {
+        synchronized (Journey.class) {
+            if (demo == null) {
+                bringIn(DEMO);
+                demo = browser.address();
+                return;
+            }
+        }
+        browser.open(demo);
         browser.see("[role='treegrid'][aria-label='Plan']");
     }
 
