@@ -185,9 +185,12 @@ function Beside({ plot, x, y }: { plot: Plot; x: ScatterAxis; y: ScatterAxis }) 
 const clamp = (value: number, low: number, high: number) => Math.max(low, Math.min(high, value));
 
 /** The ends of an axis with a little air; what never varies stands in the middle. */
-function padded({ low, high }: ScatterAxis) {
-  const air = high > low ? (high - low) * 0.02 : Math.max(1, Math.abs(low) * 0.1);
-  return { min: low - air, max: high + air };
+function padded({ low, high, line }: ScatterAxis) {
+  const span = high - low;
+  const air = span > 0 ? span * 0.02 : Math.max(1, Math.abs(low) * 0.1);
+  // A line at the very beginning leaves room for the shares on its other side.
+  const isFirst = span > 0 && line - low < span * 0.05;
+  return { min: low - (isFirst ? span * 0.17 : air), max: high + air };
 }
 
 const named = ({ min, max }: { min: number; max: number }) => ({ low: min, high: max });

@@ -96,6 +96,8 @@ export function spindles(rows: readonly InputRow[], measure: Measure, goal: Goal
       const top = last && tops.get(last.id);
       if (top === undefined) return null;
       const y = top + ROW_HEIGHT - 1;
+      // Where bars reach to the left, their ends leave room there.
+      const atLeft = scaleOf(width)(0) > width / 2;
       return (
         <svg
           width={width}
@@ -106,7 +108,7 @@ export function spindles(rows: readonly InputRow[], measure: Measure, goal: Goal
           fill="var(--chakra-colors-plan-text)"
         >
           <line x1="0" x2={width} y1={y} y2={y} stroke="var(--chakra-colors-plan)" strokeDasharray="3 3" />
-          <text x={width - 8} y={y - 5} textAnchor="end">
+          <text x={atLeft ? 8 : width - 8} y={y - 5} textAnchor={atLeft ? "start" : "end"}>
             above: four fifths
           </text>
         </svg>

@@ -12,10 +12,17 @@ import java.util.Map;
 final class InputUnits {
     private final Plan plan;
     private final Map<String, Risk> risks = new HashMap<>();
+    /** Minutes of a day of each activity's calendar. */
+    private final Map<String, Double> days = new HashMap<>();
+
+    private final double projectDay;
 
     InputUnits(Plan plan) {
         this.plan = plan;
         plan.risks().forEach(risk -> risks.put(risk.id(), risk));
+        plan.activities()
+                .forEach(activity -> days.put(activity.id(), activity.minutesPerDay(plan.calendarOf(activity))));
+        projectDay = plan.projectCalendar().hoursPerDay() * 60;
     }
 
     /** What one unit of an input is called. */
@@ -56,14 +63,8 @@ final class InputUnits {
 
     /** How many of what an input is drawn in make one of its units: a day of work is so many minutes. */
     double each(Input input) {
-        double projectDay = plan.projectCalendar().hoursPerDay() * 60;
         return switch (input.kind()) {
-            case ESTIMATE ->
-                plan.activities().stream()
-                        .filter(activity -> activity.id().equals(input.id()))
-                        .mapToDouble(activity -> activity.minutesPerDay(plan.calendarOf(activity)))
-                        .findFirst()
-                        .orElse(projectDay);
+            case ESTIMATE -> days.getOrDefault(input.id(), projectDay);
             case RISK, GROUP -> of(input).equals("day") ? projectDay : 1;
             case COST, OCCURRENCE, IMPACT -> 1;
         };
