@@ -28,10 +28,12 @@ final class Goal {
 
     private final Opened run;
     private final Aim aim;
+    private final double unit;
 
     private Goal(Opened run, Aim aim) {
         this.run = run;
         this.aim = aim;
+        unit = aim.isMoney() ? 1 : day();
     }
 
     /**
@@ -90,7 +92,7 @@ final class Goal {
 
     /** What one of the units is that differences are told in: a day in minutes, or money. */
     double unit() {
-        return aim.isMoney() ? 1 : day();
+        return unit;
     }
 
     /** Minutes of a day: of an activity's own calendar where its duration counts, else of the project's. */
