@@ -2,17 +2,18 @@ import { Box, Flex } from "@chakra-ui/react";
 import { type ReactNode, useRef } from "react";
 import type { PlanChanges, RunView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
 import { formatDay } from "../../shared/format/dates";
 import { formatMoney, formatSigned } from "../../shared/format/numbers";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
+import { Aside } from "./Aside";
 import { capital, type Goal } from "./goal";
 import type { ViewProps } from "./MovesView";
 import { SizedSteps } from "./SizedSteps";
 import { stepName, stepSaid } from "./staircaseWords";
 import type { StepDrawn } from "./Steps";
 import { usePlanChanges } from "./useDrivers";
+import { ViewHeading } from "./ViewHeading";
 
 const SIMULATED = "var(--chakra-colors-simulated)";
 const OTHER = "var(--chakra-colors-soft-ink)";
@@ -30,19 +31,9 @@ export function ChangeSteps({
   const chart = useRef<HTMLDivElement>(null);
   const earlier = runs.find(({ id }) => id === look.from);
   const aside = (
-    <Flex
-      as="aside"
-      direction="column"
-      width="380px"
-      flexShrink="0"
-      px="5"
-      py="4"
-      bg="panel"
-      borderLeftWidth="1px"
-      borderColor="line"
-    >
+    <Aside label="How it is told" width={380}>
       {tools}
-    </Flex>
+    </Aside>
   );
   if (changes.isError)
     return (
@@ -88,39 +79,25 @@ export function ChangeSteps({
   return (
     <Flex height="100%" {...fading(view.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pl="5" pr="3" pt="3" pb="2">
-        <Flex gap="3" align="flex-start">
-          <Box
-            as="h1"
-            flex="1"
-            fontSize="19px"
-            fontWeight="600"
-            lineHeight="1.3"
-            aria-live="polite"
-            data-testid="headline"
-          >
-            {title}
-          </Box>
-          <TakeOutMenu
-            name={`changes since run ${earlier.number}`}
-            title={title}
-            chart={chart}
-            table={() => ({
-              columns: ["Kind of change", "Finish", "Working days", "Cost", "Money"],
-              rows: view.steps.map((step) => [
-                step.kind ? stepName(step.kind) : `Run ${earlier.number}`,
-                step.finish.replace("T", " "),
-                step.days,
-                step.cost,
-                step.money,
-              ]),
-            })}
-            letter={title}
-          />
-        </Flex>
-        <Box color="softInk" mt="0.5">
+        <ViewHeading
+          name={`changes since run ${earlier.number}`}
+          title={title}
+          chart={chart}
+          table={() => ({
+            columns: ["Kind of change", "Finish", "Working days", "Cost", "Money"],
+            rows: view.steps.map((step) => [
+              step.kind ? stepName(step.kind) : `Run ${earlier.number}`,
+              step.finish.replace("T", " "),
+              step.days,
+              step.cost,
+              step.money,
+            ]),
+          })}
+          letter={title}
+        >
           Each step lets one kind of change in, with the same random numbers, so the steps add up.
           {money ? "" : " In working days."}
-        </Box>
+        </ViewHeading>
         <Box ref={chart} flex="1" minH="260px">
           <SizedSteps
             steps={steps}

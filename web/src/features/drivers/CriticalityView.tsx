@@ -3,7 +3,6 @@ import { useMemo, useRef, useState } from "react";
 import type { CriticalityRow, CriticalityView as Criticalities } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { useSpans } from "../../shared/api/runs";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
 import { editedNumber, formatChance, formatWhole, parseNumber } from "../../shared/format/numbers";
 import { Grid } from "../../shared/grid/Grid";
 import { PlanGrid } from "../../shared/planGrid/PlanGrid";
@@ -30,6 +29,7 @@ import type { ViewProps } from "./MovesView";
 import { RowsPicture, SHARE_TICKS, shareX } from "./RowsPicture";
 import { useThings } from "./toThing";
 import { useCriticality } from "./useDrivers";
+import { ViewHeading } from "./ViewHeading";
 
 /** How often each activity drove, how near it came, and what that is worth: along the plan, or ranked. */
 export function CriticalityView({ plan, run, goal, look }: ViewProps) {
@@ -50,19 +50,14 @@ export function CriticalityView({ plan, run, goal, look }: ViewProps) {
   const called = surprises(view.rows);
   return (
     <Flex direction="column" height="100%" pt="3" {...fading(view.run !== run)}>
-      <Flex px="5" gap="3" align="flex-start">
-        <Box as="h1" flex="1" fontSize="19px" fontWeight="600" lineHeight="1.3" data-testid="headline">
-          {title}
-        </Box>
-        <TakeOutMenu
-          name={`criticality towards ${target?.name ?? "the finish"}`}
-          title={title}
-          chart={chart}
-          table={() => table(list)}
-          letter={`${title} ${called}`}
-        />
-      </Flex>
-      <Box px="5" color="softInk" mt="0.5">
+      <ViewHeading
+        px="5"
+        name={`criticality towards ${target?.name ?? "the finish"}`}
+        title={title}
+        chart={chart}
+        table={() => table(list)}
+        letter={`${title} ${called}`}
+      >
         {called}{" "}
         {called && (
           <>
@@ -71,7 +66,7 @@ export function CriticalityView({ plan, run, goal, look }: ViewProps) {
           </>
         )}{" "}
         Float is of the first {formatWhole(view.floatFutures)} futures.
-      </Box>
+      </ViewHeading>
       <Flex px="5" py="1.5" gap="4" align="center" color="softInk">
         <Choice
           label="Arranged"

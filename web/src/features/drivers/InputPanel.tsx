@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { PlanView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { formatChance, formatDays, formatSigned } from "../../shared/format/numbers";
+import { Aside } from "./Aside";
 import type { Look } from "./driversStore";
 import { type Goal, outputKey } from "./goal";
 import { Inside } from "./Inside";
@@ -38,21 +39,7 @@ export function InputPanel({ plan, run, row, members, goal, look, onFuture }: Pr
   const cut = (key: string) => (value: number) => look.set({ cuts: { ...look.cuts, [key]: value } });
   const view = input && scatter.data;
   return (
-    <Flex
-      as="aside"
-      aria-label="The selected input"
-      direction="column"
-      width="400px"
-      flexShrink="0"
-      height="100%"
-      px="5"
-      py="4"
-      gap="3"
-      bg="panel"
-      borderLeftWidth="1px"
-      borderColor="line"
-      overflow="auto"
-    >
+    <Aside label="The selected input" width={400}>
       <Box>
         <Box fontSize="16px" fontWeight="650" lineHeight="1.25">
           {row.name}
@@ -112,7 +99,7 @@ export function InputPanel({ plan, run, row, members, goal, look, onFuture }: Pr
           ))}
         </Flex>
       )}
-    </Flex>
+    </Aside>
   );
 }
 

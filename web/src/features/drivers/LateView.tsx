@@ -2,10 +2,10 @@ import { Box, Flex } from "@chakra-ui/react";
 import { useRef } from "react";
 import type { PathView, SharedRow } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
 import { formatChance, formatWhole } from "../../shared/format/numbers";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
+import { Aside } from "./Aside";
 import { BeyondField } from "./BeyondField";
 import { type Goal, outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
@@ -16,6 +16,7 @@ import { SharedList } from "./SharedList";
 import { Shares, TwoShares } from "./TwoShares";
 import { useThings } from "./toThing";
 import { useLate, usePaths } from "./useDrivers";
+import { ViewHeading } from "./ViewHeading";
 
 const MOST_DRAWN = 14;
 /** Paths whose shares differ by more than this are told. */
@@ -45,31 +46,17 @@ export function LateView({ plan, run, goal, look }: ViewProps) {
   return (
     <Flex height="100%" {...fading(view.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pl="5" pr="4" pt="3" pb="3" overflow="auto">
-        <Flex gap="3" align="flex-start">
-          <Box
-            as="h1"
-            flex="1"
-            fontSize="19px"
-            fontWeight="600"
-            lineHeight="1.3"
-            aria-live="polite"
-            data-testid="headline"
-          >
-            {title}
-          </Box>
-          <TakeOutMenu
-            name="what late futures share"
-            title={title}
-            chart={chart}
-            table={() => table(view.rows)}
-            letter={[title, ...drawn.slice(0, 3).map((row) => told(row, currency))].join(" ")}
-          />
-        </Flex>
-        <Box color="softInk" mt="0.5" mb="3">
+        <ViewHeading
+          name="what late futures share"
+          title={title}
+          chart={chart}
+          table={() => table(view.rows)}
+          letter={[title, ...drawn.slice(0, 3).map((row) => told(row, currency))].join(" ")}
+        >
           Full marks: among the {formatWhole(view.late)} futures beyond {limit}; hollow: among the other{" "}
           {formatWhole(view.total - view.late)}. Only what chance alone would seldom make is told, what
           differs most first.
-        </Box>
+        </ViewHeading>
         {drawn.length === 0 ? (
           <Box color="softInk">
             {view.late === 0 || view.late === view.total
@@ -93,20 +80,7 @@ export function LateView({ plan, run, goal, look }: ViewProps) {
         ticks={SHARE_TICKS}
         draw={({ row }, y) => <Shares row={row} x={shareX} y={y} />}
       />
-      <Flex
-        as="aside"
-        aria-label="Where futures are parted"
-        direction="column"
-        gap="4"
-        width="372px"
-        flexShrink="0"
-        px="5"
-        py="4"
-        bg="panel"
-        borderLeftWidth="1px"
-        borderColor="line"
-        overflow="auto"
-      >
+      <Aside label="Where futures are parted">
         <BeyondField goal={goal} look={look} value={view.beyond} label="Beyond" />
         <Box>{formatChance(view.late / view.total)} of all futures lie beyond it.</Box>
         {isFinish && paths.data && (
@@ -127,7 +101,7 @@ export function LateView({ plan, run, goal, look }: ViewProps) {
           </Box>
           <SharedList rows={drawn.slice(0, 6)} currency={currency} thingsOf={thingsOf} />
         </Box>
-      </Flex>
+      </Aside>
     </Flex>
   );
 }

@@ -2,7 +2,6 @@ import { Box, Flex } from "@chakra-ui/react";
 import { useMemo, useRef } from "react";
 import type { PlanView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
 import { formatChance } from "../../shared/format/numbers";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { fading } from "../../shared/ui/fading";
@@ -18,6 +17,7 @@ import { MovesProgress, MovesTools } from "./MovesTools";
 import { SpindlePicture } from "./SpindlePicture";
 import { useThings } from "./toThing";
 import { isTried, useDrivers, useMoves } from "./useDrivers";
+import { ViewHeading } from "./ViewHeading";
 
 /** As many rows as a picture can show. */
 const PICTURED = 24;
@@ -53,35 +53,24 @@ export function MovesView({ plan, run, goal, look, onFuture }: ViewProps) {
   return (
     <Flex height="100%" {...fading(view.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pt="3">
-        <Flex px="5" gap="3" align="flex-start">
-          <Box
-            as="h1"
-            flex="1"
-            fontSize="19px"
-            fontWeight="600"
-            lineHeight="1.3"
-            aria-live="polite"
-            data-testid="headline"
-          >
-            {title || " "}
-          </Box>
-          <TakeOutMenu
-            name={`what moves ${goal.name}`}
-            title={title}
-            chart={picture}
-            table={() => inputTable(rows, measure, goal)}
-            letter={inputLetter(rows, title, measure, goal)}
-          />
-        </Flex>
-        <Box px="5" mt="0.5" mb="2" color="softInk" data-testid="meaning">
-          {meaning(measure, goal, goal.value(view.mean))}{" "}
-          {measure === "contribution" && view.unexplained !== undefined && (
-            <>
-              {formatChance(Math.max(0, view.unexplained))} is left unexplained: curves, and what inputs do
-              only together.
-            </>
-          )}
-        </Box>
+        <ViewHeading
+          px="5"
+          name={`what moves ${goal.name}`}
+          title={title}
+          chart={picture}
+          table={() => inputTable(rows, measure, goal)}
+          letter={inputLetter(rows, title, measure, goal)}
+        >
+          <span data-testid="meaning">
+            {meaning(measure, goal, goal.value(view.mean))}{" "}
+            {measure === "contribution" && view.unexplained !== undefined && (
+              <>
+                {formatChance(Math.max(0, view.unexplained))} is left unexplained: curves, and what inputs do
+                only together.
+              </>
+            )}
+          </span>
+        </ViewHeading>
         <MovesTools look={look} confidence={plan.project.confidence} />
         {tried && <MovesProgress run={run} goal={goal} look={look} moves={tried} />}
         {rows.length === 0 && !(tried && tried.state === "working") && (

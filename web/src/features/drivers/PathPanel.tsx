@@ -7,6 +7,7 @@ import { formatDay } from "../../shared/format/dates";
 import { formatOne } from "../../shared/format/numbers";
 import { useGridStore } from "../../shared/grid/gridStore";
 import { reveal } from "../../shared/planGrid/reveal";
+import { Aside } from "./Aside";
 import { BeyondField } from "./BeyondField";
 import type { ViewProps } from "./MovesView";
 import { partsSentence, pathSentence } from "./pathWords";
@@ -47,20 +48,7 @@ export function PathPanel({
   };
   const rows = (shared.data?.rows ?? []).slice(0, MOST_SHARED);
   return (
-    <Flex
-      as="aside"
-      aria-label="The chosen path"
-      direction="column"
-      gap="4"
-      width="372px"
-      flexShrink="0"
-      px="5"
-      py="4"
-      bg="panel"
-      borderLeftWidth="1px"
-      borderColor="line"
-      overflow="auto"
-    >
+    <Aside label="The chosen path">
       <Box>
         <Box fontSize="16px" fontWeight="650" lineHeight="1.25">
           Through {name}
@@ -101,6 +89,6 @@ export function PathPanel({
         columns={["Code", "Name", "Starts about", "Finishes about"]}
         rows={path.steps.map((step) => [step.id, step.name, formatDay(step.start), formatDay(step.finish)])}
       />
-    </Flex>
+    </Aside>
   );
 }

@@ -2,7 +2,6 @@ import { Box, Flex } from "@chakra-ui/react";
 import { useMemo, useRef } from "react";
 import type { PathsView as Paths } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
 import { useHeight, useWidth } from "../../shared/ui/useSize";
@@ -15,6 +14,7 @@ import { type River, riverOf } from "./river";
 import { waysOf } from "./ways";
 import { RiverDrawing } from "./RiverDrawing";
 import { usePaths } from "./useDrivers";
+import { ViewHeading } from "./ViewHeading";
 
 /** Which path drives, how often, and what makes it drive. */
 export function PathsView({ plan, run, goal, look, onFuture }: ViewProps) {
@@ -36,30 +36,17 @@ export function PathsView({ plan, run, goal, look, onFuture }: ViewProps) {
   return (
     <Flex height="100%" {...fading(view.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pt="3" overflow="auto">
-        <Flex px="5" gap="3" align="flex-start">
-          <Box
-            as="h1"
-            flex="1"
-            fontSize="19px"
-            fontWeight="600"
-            lineHeight="1.3"
-            aria-live="polite"
-            data-testid="headline"
-          >
-            {title}
-          </Box>
-          <TakeOutMenu
-            name={`paths to ${target?.name ?? "the finish"}`}
-            title={title}
-            chart={chart}
-            table={() => table(view)}
-            letter={`${title} ${chosen ? pathSentence(chosen, goal.value(view.beyond)) : ""}`}
-          />
-        </Flex>
-        <Box px="5" mt="0.5" mb="1" color="softInk">
+        <ViewHeading
+          px="5"
+          name={`paths to ${target?.name ?? "the finish"}`}
+          title={title}
+          chart={chart}
+          table={() => table(view)}
+          letter={`${title} ${chosen ? pathSentence(chosen, goal.value(view.beyond)) : ""}`}
+        >
           Each band is work that drove {end}, as wide as the share of futures in which it did, over the dates
           at which it did on average. Bands part where futures part.
-        </Box>
+        </ViewHeading>
         <Box ref={chart} flex="1" minH="230px" px="2">
           <Sized
             river={river}

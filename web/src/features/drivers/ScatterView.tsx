@@ -3,18 +3,19 @@ import { useCallback, useMemo, useRef } from "react";
 import type { ScatterAxis, ScatterView as Scatter } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { ChartTable } from "../../shared/charts/ChartTable";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
 import { formatChance } from "../../shared/format/numbers";
 import { itemsOf } from "../../shared/odds/subject";
 import { fading } from "../../shared/ui/fading";
 import { TextField } from "../../shared/ui/Field";
 import { Notice } from "../../shared/ui/Notice";
+import { Aside } from "./Aside";
 import { AxisChooser, type AxisItem } from "./AxisChooser";
 import { outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
 import { axisField, conditional, drawnWords, shapeWords, typedLine } from "./scatter";
 import { ScatterBox } from "./ScatterBox";
 import { useDrivers, useScatter } from "./useDrivers";
+import { ViewHeading } from "./ViewHeading";
 
 const Button = chakra("button");
 
@@ -76,37 +77,24 @@ export function ScatterView({ plan, run, goal, look, onFuture }: ViewProps) {
   return (
     <Flex height="100%" {...fading(view.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pl="5" pr="3" pt="3" pb="2">
-        <Flex gap="3" align="flex-start">
-          <Box
-            as="h1"
-            flex="1"
-            fontSize="19px"
-            fontWeight="600"
-            lineHeight="1.3"
-            aria-live="polite"
-            data-testid="scatter"
-          >
-            {sentence}
-          </Box>
-          <TakeOutMenu
-            name={`${view.x.name} against ${view.y.name}`}
-            title={sentence}
-            chart={chart}
-            table={() => ({
-              columns: ["Future", view.x.name, view.y.name],
-              rows: view.points.map((point) => [
-                point.number,
-                axisCell(view.x, point.x),
-                axisCell(view.y, point.y),
-              ]),
-            })}
-            letter={`${sentence} ${shapeWords(view, currency)}`}
-          />
-        </Flex>
-        <Box color="softInk" mt="0.5" mb="2">
+        <ViewHeading
+          testId="scatter"
+          name={`${view.x.name} against ${view.y.name}`}
+          title={sentence}
+          chart={chart}
+          table={() => ({
+            columns: ["Future", view.x.name, view.y.name],
+            rows: view.points.map((point) => [
+              point.number,
+              axisCell(view.x, point.x),
+              axisCell(view.y, point.y),
+            ]),
+          })}
+          letter={`${sentence} ${shapeWords(view, currency)}`}
+        >
           Each point is a future: drag the lines, type them, or move them by the arrow keys; a click on a
           point opens that future. {drawnWords(view)}
-        </Box>
+        </ViewHeading>
         <Shares view={view} />
         <Box ref={chart} flex="1" minH="0">
           <ScatterBox
@@ -118,17 +106,7 @@ export function ScatterView({ plan, run, goal, look, onFuture }: ViewProps) {
           />
         </Box>
       </Flex>
-      <Box
-        as="aside"
-        width="340px"
-        flexShrink="0"
-        px="5"
-        py="4"
-        bg="panel"
-        borderLeftWidth="1px"
-        borderColor="line"
-        overflow="auto"
-      >
+      <Aside label="How it is told" width={340}>
         <Box fontWeight="650" mb="1">
           Across
         </Box>
@@ -156,7 +134,7 @@ export function ScatterView({ plan, run, goal, look, onFuture }: ViewProps) {
         <Box mt="5" data-testid="shape">
           {shapeWords(view, currency)}
         </Box>
-      </Box>
+      </Aside>
     </Flex>
   );
 }

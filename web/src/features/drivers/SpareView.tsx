@@ -2,7 +2,6 @@ import { Box, Flex } from "@chakra-ui/react";
 import { useMemo, useRef } from "react";
 import type { PlanView, SpareRow } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
 import { editedNumber, formatMoney, formatOne, formatWhole, parseNumber } from "../../shared/format/numbers";
 import { Grid } from "../../shared/grid/Grid";
 import { ROW_HEIGHT } from "../../shared/grid/gridLook";
@@ -14,6 +13,7 @@ import type { ViewProps } from "./MovesView";
 import { PICTURE_ROOM, RowsPicture } from "./RowsPicture";
 import { useThings } from "./toThing";
 import { useSpare } from "./useDrivers";
+import { ViewHeading } from "./ViewHeading";
 
 type Row = GridRow & SpareRow;
 
@@ -40,18 +40,14 @@ export function SpareView({ plan, run, look }: ViewProps) {
   const wide = (value: number) => (value / most) * (PICTURE_ROOM[1] - PICTURE_ROOM[0]);
   return (
     <Flex direction="column" height="100%" pt="3" {...fading(view.run !== run)}>
-      <Flex px="5" gap="3" align="flex-start">
-        <Box as="h1" flex="1" fontSize="19px" fontWeight="600" lineHeight="1.3" data-testid="headline">
-          {title}
-        </Box>
-        <TakeOutMenu
-          name="too much time"
-          title={title}
-          chart={chart}
-          table={() => table(view.rows)}
-          letter={title}
-        />
-      </Flex>
+      <ViewHeading
+        px="5"
+        name="too much time"
+        title={title}
+        chart={chart}
+        table={() => table(view.rows)}
+        letter={title}
+      />
       <Flex px="5" py="1.5" gap="5" align="center" color="softInk">
         <Box flex="1">
           An activity has time to give back where its planned duration is kept with more than the confidence

@@ -2,10 +2,10 @@ import { Box, Flex } from "@chakra-ui/react";
 import { type ReactNode, useRef } from "react";
 import type { RunView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
 import { SourcePicker } from "../../shared/odds/SourcePicker";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
+import { Aside } from "./Aside";
 import { ChangeSteps } from "./ChangeSteps";
 import { LevelField } from "./LevelField";
 import type { ViewProps } from "./MovesView";
@@ -15,6 +15,7 @@ import { stairSentence, stepName } from "./staircaseWords";
 import { drawn, opened, stairTable, tickText } from "./stairSteps";
 import { StepInside } from "./StepInside";
 import { useStaircase, useStep } from "./useDrivers";
+import { ViewHeading } from "./ViewHeading";
 
 const CAUSES = { value: "", label: "the plan, by cause" };
 
@@ -64,37 +65,21 @@ function Causes({ plan, run, goal, look, tools }: ViewProps & { tools: ReactNode
   return (
     <Flex height="100%" {...fading(view.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pl="5" pr="3" pt="3" pb="2">
-        <Flex gap="3" align="flex-start">
-          <Box
-            as="h1"
-            flex="1"
-            fontSize="19px"
-            fontWeight="600"
-            lineHeight="1.3"
-            aria-live="polite"
-            data-testid="headline"
-          >
-            {title}
-          </Box>
-          <TakeOutMenu
-            name={`staircase of ${goal.name}`}
-            title={title}
-            chart={chart}
-            table={() => stairTable(view, inside.data)}
-            letter={[
-              title,
-              ...view.steps
-                .slice(1)
-                .map(({ cause, change }) => `${stepName(cause)}: ${goal.signed(change)}.`),
-            ].join(" ")}
-          />
-        </Flex>
-        <Box color="softInk" mt="0.5">
+        <ViewHeading
+          name={`staircase of ${goal.name}`}
+          title={title}
+          chart={chart}
+          table={() => stairTable(view, inside.data)}
+          letter={[
+            title,
+            ...view.steps.slice(1).map(({ cause, change }) => `${stepName(cause)}: ${goal.signed(change)}.`),
+          ].join(" ")}
+        >
           {goal.money && goal.subject.of === "project"
             ? "Each step adds a part of the cost of the same futures, so the steps add up."
             : "Each step is a simulation with one thing more and the same random numbers, so the steps add up."}{" "}
           {goal.money ? "" : "In working days. "}Open a step to see what is in it.
-        </Box>
+        </ViewHeading>
         <Box ref={chart} flex="1" minH="260px">
           <SizedSteps
             steps={steps}
@@ -113,20 +98,7 @@ function Causes({ plan, run, goal, look, tools }: ViewProps & { tools: ReactNode
         </Box>
         <StairSums view={view} goal={goal} />
       </Flex>
-      <Flex
-        as="aside"
-        aria-label="What is in a step"
-        direction="column"
-        gap="3"
-        width="380px"
-        flexShrink="0"
-        px="5"
-        py="4"
-        bg="panel"
-        borderLeftWidth="1px"
-        borderColor="line"
-        overflow="auto"
-      >
+      <Aside label="What is in a step" width={380}>
         <Box>{tools}</Box>
         {inside.isError && <Box role="alert">{refusalOf(inside.error)}</Box>}
         {inside.data && inside.data.cause === open ? (
@@ -138,7 +110,7 @@ function Causes({ plan, run, goal, look, tools }: ViewProps & { tools: ReactNode
               : "Click a step, or go to it by Tab and open it by Enter: what is in it is listed here."}
           </Box>
         )}
-      </Flex>
+      </Aside>
     </Flex>
   );
 }
