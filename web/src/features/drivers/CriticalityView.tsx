@@ -61,8 +61,8 @@ export function CriticalityView({ plan, run, goal, look }: ViewProps) {
         {called}{" "}
         {called && (
           <>
-            Where several paths meet, the latest counts, so the plan's own path is seldom the futures':{" "}
-            <Word id="merge bias">merge bias</Word>.
+            Where several paths meet, the latest counts, so a plan that follows one of them alone is too
+            early: <Word id="merge bias">merge bias</Word>.
           </>
         )}{" "}
         Float is of the first {formatWhole(view.floatFutures)} futures.
@@ -89,7 +89,7 @@ export function CriticalityView({ plan, run, goal, look }: ViewProps) {
             <LabelledSelect label="Show" before="show" value={filter} choices={FILTERS} onPick={setFilter} />
           </>
         )}
-        <Box width="215px">
+        <Box width="215px" mb="-2">
           <TextField
             label="Near: days of float"
             name="near"

@@ -126,7 +126,7 @@ export function ScatterView({ plan, run, goal, look, onFuture }: ViewProps) {
           color="action"
           cursor="pointer"
           minH="24px"
-          mt="1"
+          alignSelf="flex-start"
           onClick={() => look.set({ x: view.y.key, y: view.x.key })}
         >
           Turn them round

@@ -21,8 +21,8 @@ export function SharedList({ rows, currency, thingsOf }: Props) {
         const thing = thingsOf(row)[0];
         return (
           <Flex as="li" key={row.input.key} gap="2.5" py="1">
-            <svg width="12" height="18" aria-hidden="true" style={{ flexShrink: 0 }}>
-              <Mark kind={row.input.mark as MarkKind} x={6} y={9} size={4.6} />
+            <svg width="12" height="24" aria-hidden="true" style={{ flexShrink: 0 }}>
+              <Mark kind={row.input.mark as MarkKind} x={6} y={12} size={4.6} />
             </svg>
             <Box minW="0">
               <Button

@@ -58,10 +58,10 @@ export function TwoShares({ rows, currency, onGo }: Props) {
               <Shares row={row} x={x} y={HEIGHT / 2} />
             </svg>
             <Box width="64px" flexShrink="0" textAlign="right">
-              {inHundred(late)}
+              {brief(late)}
               <Box as="span" color="softInk">
                 {" "}
-                · {inHundred(others)}
+                · {brief(others)}
               </Box>
             </Box>
           </Flex>
@@ -70,6 +70,9 @@ export function TwoShares({ rows, currency, onGo }: Props) {
     </Box>
   );
 }
+
+/** "under 1" as "<1", where there is little room. */
+const brief = (share: number) => inHundred(share).replace("under ", "<");
 
 interface SharesProps {
   row: SharedRow;
