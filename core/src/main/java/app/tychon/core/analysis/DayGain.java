@@ -77,12 +77,17 @@ public final class DayGain {
         return gains;
     }
 
+    /** What a cut takes off an activity. */
+    public static Shortening shortening(Network network, Activity activity, Cut cut) {
+        double day = activity.minutesPerDay(network.calendar(network.position(activity.id())));
+        return cut == Cut.DAY ? new Shortening(1, day) : new Shortening(0.9, 0);
+    }
+
     private static Map<String, Variation> variations(CompiledPlan plan, List<Activity> activities, Cut cut) {
         Network network = plan.network();
         Map<String, Variation> variations = new LinkedHashMap<>();
         for (Activity activity : activities) {
-            double day = activity.minutesPerDay(network.calendar(network.position(activity.id())));
-            Shortening shortening = cut == Cut.DAY ? new Shortening(1, day) : new Shortening(0.9, 0);
+            Shortening shortening = shortening(network, activity, cut);
             variations.put(activity.id(), plan.variation().shortening(activity.id(), shortening));
         }
         return variations;

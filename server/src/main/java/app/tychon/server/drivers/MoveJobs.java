@@ -1,6 +1,7 @@
 package app.tychon.server.drivers;
 
 import app.tychon.core.analysis.DayGain;
+import app.tychon.core.analysis.DayGain.Cut;
 import app.tychon.core.analysis.Driver;
 import app.tychon.core.analysis.Driver.Swing;
 import app.tychon.core.analysis.Moves;
@@ -15,7 +16,6 @@ import app.tychon.core.simulation.settings.Input.Kind;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
-import app.tychon.core.simulation.settings.Variation.Shortening;
 import app.tychon.server.drivers.MovesView.MoveRow;
 import app.tychon.server.drivers.MovesView.State;
 import app.tychon.server.memory.Recent;
@@ -166,6 +166,7 @@ class MoveJobs {
             return variations;
         }
         Network network = plan.network();
+        Cut cut = question.change() == Change.DAY ? Cut.DAY : Cut.TENTH;
         Map<String, Double> criticality = new LinkedHashMap<>();
         goal.run().result().activities().forEach(one -> criticality.put(one.id(), one.criticality()));
         goal.run().plan().activities().stream()
@@ -174,13 +175,8 @@ class MoveJobs {
                 .limit(MOST)
                 .forEach(activity -> variations.put(
                         new Input(new Key(Kind.ESTIMATE, activity.id(), 0), activity.name()),
-                        plan.variation().shortening(activity.id(), shortening(question, network, activity))));
+                        plan.variation().shortening(activity.id(), DayGain.shortening(network, activity, cut))));
         return variations;
-    }
-
-    private static Shortening shortening(Question question, Network network, Activity activity) {
-        double day = activity.minutesPerDay(network.calendar(network.position(activity.id())));
-        return question.change() == Change.DAY ? new Shortening(1, day) : new Shortening(0.9, 0);
     }
 
     private static List<Input> strongest(Question question, Goal goal) {

@@ -66,8 +66,8 @@ record ScatterView(
     record ScatterPoint(int number, double x, double y) {}
 
     static ScatterView of(Side x, Side y, OptionalDouble atX, OptionalDouble atY) {
-        double lineX = atX.orElseGet(x::usualLine);
-        double lineY = atY.orElseGet(y::usualLine);
+        double lineX = atX.orElseGet(x::usual);
+        double lineY = atY.orElseGet(y::usual);
         double[] xs = x.told();
         double[] ys = y.told();
         int count = Math.min(xs.length, ys.length);

@@ -31,10 +31,6 @@ record Side(String key, String name, String unit, double[] values, double[] told
     private static final double MILLIS = 60_000;
     private static final double USUAL_LEVEL = 0.8;
 
-    double usualLine() {
-        return usual;
-    }
-
     /** @throws IllegalArgumentException where it names nothing of this plan */
     static Side of(Opened run, String key) {
         int colon = key.indexOf(':');
