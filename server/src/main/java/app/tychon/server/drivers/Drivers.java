@@ -134,7 +134,8 @@ final class Drivers {
                 part == null ? null : part.contribution());
     }
 
-    private static @Nullable Double known(OptionalDouble value) {
+    /** A number as the interface tells it: absent where there is none. */
+    static @Nullable Double known(OptionalDouble value) {
         return value.isPresent() ? value.getAsDouble() : null;
     }
 }

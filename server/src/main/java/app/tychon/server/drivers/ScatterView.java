@@ -91,15 +91,11 @@ record ScatterView(
                 shares.neither(),
                 above > 0 ? shares.neither() / above : null,
                 below > 0 ? shares.onlyX() / below : null,
-                known(scatter.pearson()),
-                known(scatter.spearman()),
+                Drivers.known(scatter.pearson()),
+                Drivers.known(scatter.spearman()),
                 scatter.error(),
                 scatter.hasShape(),
-                known(scatter.slope()));
-    }
-
-    private static @Nullable Double known(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
+                Drivers.known(scatter.slope()));
     }
 
     private static ScatterAxis axis(Side side, double line) {
