@@ -45,6 +45,26 @@ const base = defineConfig({
 
 const token = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
 
+/** All colours there are, in light and in dark. */
+export const COLOURS = {
+  ground: token("#FBF8F2", "#171B1E"),
+  panel: token("#FFFEFB", "#1E2327"),
+  line: token("#E6DFD2", "#343B40"),
+  strongLine: token("#CFC6B6", "#49525A"),
+  ink: token("#1F2B33", "#E9E5DC"),
+  softInk: token("#5B6770", "#A3ADB4"),
+  action: token("#0E6E6E", "#5BBDB8"),
+  onAction: token("#FFFFFF", "#0D1B1B"),
+  actionTint: token("#E3F0EE", "#1D3635"),
+  simulated: token("#4B5AA7", "#98A5EA"),
+  simulatedSoft: token("#C3C8E2", "#424C82"),
+  plan: token("#D08700", "#E7A93C"),
+  planText: token("#8A5A00", "#E7A93C"),
+  risk: token("#7C3A6B", "#D79BC7"),
+  riskTint: token("#F4E8F0", "#3B2636"),
+  closed: token("#F1EADC", "#23292D"),
+};
+
 /** Paper and ink, a teal for what can be done, indigo for what was simulated, marigold for what was planned. */
 const config = defineConfig({
   globalCss: {
@@ -66,24 +86,7 @@ const config = defineConfig({
       },
     },
     semanticTokens: {
-      colors: {
-        ground: token("#FBF8F2", "#171B1E"),
-        panel: token("#FFFEFB", "#1E2327"),
-        line: token("#E6DFD2", "#343B40"),
-        strongLine: token("#CFC6B6", "#49525A"),
-        ink: token("#1F2B33", "#E9E5DC"),
-        softInk: token("#5B6770", "#A3ADB4"),
-        action: token("#0E6E6E", "#5BBDB8"),
-        onAction: token("#FFFFFF", "#0D1B1B"),
-        actionTint: token("#E3F0EE", "#1D3635"),
-        simulated: token("#4B5AA7", "#98A5EA"),
-        simulatedSoft: token("#C3C8E2", "#424C82"),
-        plan: token("#D08700", "#E7A93C"),
-        planText: token("#8A5A00", "#E7A93C"),
-        risk: token("#7C3A6B", "#D79BC7"),
-        riskTint: token("#F4E8F0", "#3B2636"),
-        closed: token("#F1EADC", "#23292D"),
-      },
+      colors: COLOURS,
     },
   },
 });

@@ -137,6 +137,9 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
   const commit = async (row: R, column: Column<R, E>, text: string, leave: Leave) => {
     if (leave === "all") return fillAll(column, text);
     if (!(await editing?.commit(row, column, text))) return;
+    // Who has gone elsewhere while the edit was on its way is not fetched back.
+    const now = viewOf(useGridStore.getState(), state).active;
+    if (now && (now.row !== row.id || now.column !== column.id)) return;
     const r = rows.indexOf(row);
     const c = columns.indexOf(column);
     if (column.cell?.(row)?.names) select(state, { row: text.trim(), column: column.id });

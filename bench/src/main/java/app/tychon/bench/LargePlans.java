@@ -6,7 +6,6 @@ import app.tychon.core.model.Basis;
 import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CalendarException;
 import app.tychon.core.model.CostLine;
-import app.tychon.core.model.CostTiming;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Impact;
 import app.tychon.core.model.LagCalendar;
@@ -79,15 +78,9 @@ record LargePlans(int activities, int calendars, int costLines, int risks, boole
         List<CostLine> costs = new ArrayList<>();
         for (int c = 0; c < costLines; c++) {
             Estimate spread = new Estimate(new Shape.Triangular(0.9, 1, 1.4), Basis.FACTOR);
-            costs.add(new CostLine(
-                    "C" + c,
-                    "Cost " + c,
-                    "A" + random.nextInt(activities),
-                    1000 + random.nextInt(9000),
-                    0.5,
-                    CostTiming.EVEN,
-                    Optional.empty(),
-                    Optional.of(spread)));
+            costs.add(CostLine.of("C" + c, "Cost " + c, "A" + random.nextInt(activities), 1000 + random.nextInt(9000))
+                    .withFixedShare(0.5)
+                    .withEstimate(Optional.of(spread)));
         }
         Project project = new Project(
                 "bench",

@@ -45,6 +45,7 @@ record Report(
         return switch (input.kind()) {
             case ESTIMATE -> "estimate";
             case COST -> "cost";
+            case PRICE -> "prices";
             case OCCURRENCE -> "occurrence";
             case IMPACT -> "impact";
             case RISK -> "risk";

@@ -9,9 +9,10 @@ import app.tychon.core.model.CalendarException;
 import app.tychon.core.model.Constraint;
 import app.tychon.core.model.Correlation;
 import app.tychon.core.model.CostLine;
-import app.tychon.core.model.CostTiming;
+import app.tychon.core.model.Escalation;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Evidence;
+import app.tychon.core.model.Funding;
 import app.tychon.core.model.Grade;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
@@ -51,6 +52,8 @@ public final class PlanBuilder {
     private final List<Assignment> assignments = new ArrayList<>();
     private final List<Risk> risks = new ArrayList<>();
     private final List<Evidence> evidence = new ArrayList<>();
+    private final List<Escalation> escalation = new ArrayList<>();
+    private final List<Funding> funding = new ArrayList<>();
     private Optional<LocalDateTime> dataDate = Optional.empty();
     private LagCalendar lagCalendar = LagCalendar.PREDECESSOR;
 
@@ -188,15 +191,28 @@ public final class PlanBuilder {
     }
 
     public PlanBuilder cost(String id, String on, double amount, double fixedShare, Shape factor) {
-        costs.add(new CostLine(
-                id,
-                "Cost " + id,
-                on,
-                amount,
-                fixedShare,
-                CostTiming.EVEN,
-                Optional.empty(),
-                Optional.ofNullable(factor).map(s -> new Estimate(s, Basis.FACTOR))));
+        return cost(CostLine.of(id, "Cost " + id, on, amount)
+                .withFixedShare(fixedShare)
+                .withEstimate(Optional.ofNullable(factor).map(s -> new Estimate(s, Basis.FACTOR))));
+    }
+
+    public PlanBuilder cost(CostLine line) {
+        costs.add(line);
+        return this;
+    }
+
+    public PlanBuilder resource(Resource resource) {
+        resources.add(resource);
+        return this;
+    }
+
+    public PlanBuilder escalation(String category, Shape perYear) {
+        escalation.add(new Escalation(category, perYear));
+        return this;
+    }
+
+    public PlanBuilder funding(String date, double amount) {
+        funding.add(new Funding(LocalDate.parse(date), amount, ""));
         return this;
     }
 
@@ -216,6 +232,8 @@ public final class PlanBuilder {
                 risks,
                 List.of(),
                 evidence,
-                Optional.empty());
+                Optional.empty(),
+                escalation,
+                funding);
     }
 }

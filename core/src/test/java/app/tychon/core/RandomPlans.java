@@ -55,9 +55,13 @@ public final class RandomPlans {
         return new RandomPlans(seed, true).progressed(manyCalendars(seed, activities));
     }
 
-    /** The same with a register of threats and opportunities on activities, branches, cost lines and the project. */
+    /**
+     * The same with prices that rise, instalments, money that is spent, and resources of which the rates change; and a register of
+     * threats and opportunities on activities, branches, cost lines and the project.
+     */
     public static Plan risky(long seed, int activities) {
-        return underWay(seed, activities).withRisks(new RandomRisks(seed, activities).risks());
+        return RandomMoney.of(seed, activities, underWay(seed, activities))
+                .withRisks(new RandomRisks(seed, activities).risks());
     }
 
     private Plan progressed(Plan plan) {

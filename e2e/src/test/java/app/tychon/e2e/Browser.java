@@ -100,7 +100,7 @@ final class Browser implements AutoCloseable {
     /** Waits until an element says something. */
     String read(String selector, String expected) {
         return until(() -> {
-            String text = see(selector).getText();
+            String text = said(selector);
             return text.contains(expected) ? text : null;
         });
     }
@@ -108,9 +108,20 @@ final class Browser implements AutoCloseable {
     /** Waits until an element says something else than before. */
     String readOtherThan(String selector, String before) {
         return until(() -> {
-            String text = see(selector).getText();
+            String text = said(selector);
             return text.isBlank() || text.equals(before) ? null : text;
         });
+    }
+
+    /**
+     * What the first element that a selector finds says now; nothing where there is none that is seen. The browser's own text: the
+     * driver's walks every element in it by script, which takes a second for a grid.
+     */
+    private String said(String selector) {
+        return (String) driver.executeScript(
+                "const one = document.querySelector(arguments[0]);"
+                        + "return one?.checkVisibility() ? one.innerText.trim() : ''",
+                selector);
     }
 
     boolean isGone(String selector) {

@@ -118,6 +118,11 @@ public final class JsonCursor {
         return "?";
     }
 
+    /** Whether a number stands here. */
+    public boolean isNumber() {
+        return node.isNumber();
+    }
+
     public double number() {
         if (node.isNumber() && Double.isFinite(node.doubleValue())) {
             return node.doubleValue();

@@ -45,7 +45,9 @@ public record SectionJson<T>(
             of(Sections.RISKS, RiskJson::write, RiskJson::read),
             where(Sections.ACCEPTED, WorkJson::write, WorkJson::acceptance),
             where(Sections.EVIDENCE, SpreadJson::write, SpreadJson::evidence),
-            single(Sections.SCHEME, SchemeJson::write, SchemeJson::read));
+            single(Sections.SCHEME, SchemeJson::write, SchemeJson::read),
+            where(Sections.ESCALATION, MoneyJson::write, MoneyJson::escalation),
+            where(Sections.FUNDING, MoneyJson::write, MoneyJson::funding));
 
     private static <T> SectionJson<T> of(
             Section<T> section, Function<T, ObjectNode> write, Function<JsonCursor, T> read) {

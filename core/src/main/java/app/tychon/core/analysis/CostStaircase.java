@@ -88,13 +88,13 @@ public final class CostStaircase {
     public static List<Part<Key>> amounts(CompiledPlan plan, RunSettings settings, double level, RunMonitor monitor) {
         Set<Key> held = Inputs.of(plan).all().stream()
                 .map(Input::key)
-                .filter(key -> key.kind() == Kind.ESTIMATE || key.kind() == Kind.COST)
+                .filter(key -> key.kind().isEstimated())
                 .collect(Collectors.toSet());
         Variation base =
                 Variation.CERTAIN.withEstimates().withCorrelations(true).holdingAll(held);
         Map<Key, Variation> alone = new LinkedHashMap<>();
         held.stream()
-                .filter(key -> key.kind() == Kind.COST)
+                .filter(key -> key.kind() != Kind.ESTIMATE)
                 .sorted(Comparator.comparing(Key::id))
                 .forEach(key -> alone.put(key, base.releasing(key)));
         if (alone.isEmpty()) {
@@ -114,7 +114,7 @@ public final class CostStaircase {
         double[] before = before(cost, Cause.TIME_DRIVEN);
         Set<Key> amounts = Inputs.of(plan).all().stream()
                 .map(Input::key)
-                .filter(key -> key.kind() == Kind.COST)
+                .filter(key -> key.kind() == Kind.COST || key.kind() == Kind.PRICE)
                 .collect(Collectors.toSet());
         Map<Delay, Variation> alone = new LinkedHashMap<>();
         alone.put(

@@ -102,7 +102,7 @@ public final class RollUp {
     private static boolean isRisk(Input input) {
         return switch (input.kind()) {
             case OCCURRENCE, IMPACT, RISK -> true;
-            case ESTIMATE, COST, GROUP -> false;
+            case ESTIMATE, COST, PRICE, GROUP -> false;
         };
     }
 
@@ -122,7 +122,7 @@ public final class RollUp {
     }
 
     private String branch(Input input, int level) {
-        if (input.kind() == Kind.GROUP) {
+        if (input.kind() == Kind.GROUP || input.kind() == Kind.PRICE) {
             return Plan.PROJECT;
         }
         List<String> chain;

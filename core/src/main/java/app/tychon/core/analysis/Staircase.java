@@ -184,13 +184,13 @@ public final class Staircase {
     private Set<Key> all() {
         return Inputs.of(plan).all(Grain.FINEST).stream()
                 .map(Input::key)
-                .filter(key -> key.kind() == Kind.ESTIMATE || key.kind() == Kind.COST)
+                .filter(key -> key.kind().isEstimated())
                 .collect(Collectors.toSet());
     }
 
     private Set<Key> offTheLongestPath() {
         return all().stream()
-                .filter(key -> key.kind() == Kind.COST || !longest.contains(key.id()))
+                .filter(key -> key.kind() != Kind.ESTIMATE || !longest.contains(key.id()))
                 .collect(Collectors.toSet());
     }
 }

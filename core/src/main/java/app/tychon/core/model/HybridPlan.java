@@ -60,6 +60,8 @@ public final class HybridPlan {
                 .resources(version(Kind.COSTS).resources())
                 .assignments(version(Kind.COSTS).assignments())
                 .costs(costs())
+                .escalation(version(Kind.COSTS).escalation())
+                .funding(version(Kind.COSTS).funding())
                 .risks(version(Kind.RISKS).risks())
                 .accepted(List.of())
                 .evidence(List.of())

@@ -8,7 +8,9 @@ import java.util.Optional;
  * Everything that is calculated: a project with its calendars, work breakdown, activities, logic, spread, risks and
  * money.
  *
- * @param scheme how its risks are scored, where they are
+ * @param scheme     how its risks are scored, where they are
+ * @param escalation how prices rise, where they do
+ * @param funding    what can be spent from when on, where that is known
  */
 @RecordBuilder
 @RecordBuilder.Options(suffix = "Draft", buildMethodName = "done")
@@ -26,7 +28,9 @@ public record Plan(
         List<Risk> risks,
         List<Acceptance> accepted,
         List<Evidence> evidence,
-        Optional<Scheme> scheme)
+        Optional<Scheme> scheme,
+        List<Escalation> escalation,
+        List<Funding> funding)
         implements PlanDraft.With {
 
     /** What {@code on} says of a cost line or an impact that concerns the whole project. */
@@ -45,6 +49,8 @@ public record Plan(
         risks = List.copyOf(risks);
         accepted = List.copyOf(accepted);
         evidence = List.copyOf(evidence);
+        escalation = List.copyOf(escalation);
+        funding = List.copyOf(funding);
     }
 
     /** A project with its activities and logic alone. */
@@ -68,7 +74,9 @@ public record Plan(
                 List.of(),
                 List.of(),
                 List.of(),
-                Optional.empty());
+                Optional.empty(),
+                List.of(),
+                List.of());
     }
 
     /** The calendar the project counts its working days in; a sound plan has it. */

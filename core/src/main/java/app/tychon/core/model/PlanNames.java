@@ -32,6 +32,11 @@ final class PlanNames {
                 .isPresent();
     }
 
+    /** Whether money can stand on it: an activity, a branch or the project. */
+    boolean isPlace(String id) {
+        return id.equals(Plan.PROJECT) || activities.containsKey(id) || branches.contains(id);
+    }
+
     void needActivity(String pointer, String id, Found found) {
         if (!activities.containsKey(id)) {
             found.add(pointer, "there is no activity \"" + id + "\"");

@@ -3,6 +3,7 @@ package app.tychon.core.model;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -41,6 +42,7 @@ public record Pruning(Plan plan, List<String> gone) {
         Pruning prune() {
             List<CostLine> costs = plan.costs().stream()
                     .filter(line -> stays(line.on(), "cost line " + line.id() + ", " + line.name()))
+                    .map(line -> line.withInstalments(instalments(line)))
                     .toList();
             plan.costs().stream().filter(line -> dead.contains(line.on())).forEach(line -> dead.add(line.id()));
             Plan left = plan.edit()
@@ -80,6 +82,20 @@ public record Pruning(Plan plan, List<String> gone) {
                 gone.add(what);
             }
             return !dead.contains(on);
+        }
+
+        /** What waited for rows that go falls due with the work of its own line. */
+        private List<Instalment> instalments(CostLine line) {
+            return line.instalments().stream()
+                    .map(one -> {
+                        if (!(one.due() instanceof Instalment.Reached due) || !dead.contains(due.on())) {
+                            return one;
+                        }
+                        gone.add("the date of an instalment of cost line " + line.id() + ", which now falls due at the "
+                                + due.end().name().toLowerCase(Locale.ROOT) + " of its own work");
+                        return Instalment.at(one.share(), line.on(), due.end());
+                    })
+                    .toList();
         }
 
         /** Nothing is left to correlate where fewer than two remain. */

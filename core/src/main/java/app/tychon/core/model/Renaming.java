@@ -33,7 +33,7 @@ public final class Renaming {
                         .map(a -> new Assignment(id.apply(a.activity()), a.resource(), a.units()))
                         .toList())
                 .costs(plan.costs().stream()
-                        .map(c -> c.withOn(id.apply(c.on())))
+                        .map(c -> c.withOn(id.apply(c.on())).withInstalments(instalments(c.instalments(), id)))
                         .toList())
                 .correlations(plan.correlations().stream()
                         .map(g -> new Correlation(g.id(), g.name(), all(g.members(), id), g.coefficient(), g.matrix()))
@@ -46,6 +46,14 @@ public final class Renaming {
                         .map(e -> e.withOn(all(e.on(), id)))
                         .toList())
                 .done();
+    }
+
+    private static List<Instalment> instalments(List<Instalment> all, UnaryOperator<String> id) {
+        return all.stream()
+                .map(one -> one.due() instanceof Instalment.Reached due
+                        ? Instalment.at(one.share(), id.apply(due.on()), due.end())
+                        : one)
+                .toList();
     }
 
     private static List<String> all(List<String> names, UnaryOperator<String> id) {

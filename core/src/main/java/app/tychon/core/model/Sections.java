@@ -105,6 +105,25 @@ public final class Sections {
             Keys.MADE,
             SchemeRules::check);
 
+    public static final Section<Escalation> ESCALATION = new Section<>(
+            "escalation",
+            "an escalation",
+            "Escalation",
+            Plan::escalation,
+            PlanDraft::escalation,
+            one -> "prices " + one.category(),
+            Keys.MADE,
+            MoneyRules::escalation);
+    public static final Section<Funding> FUNDING = new Section<>(
+            "funding",
+            "a funding step",
+            "Funding",
+            Plan::funding,
+            PlanDraft::funding,
+            one -> one.date().toString(),
+            Keys.MADE,
+            MoneyRules::funding);
+
     public static final List<Section<?>> ALL = List.of(
             PROJECT,
             CALENDARS,
@@ -119,7 +138,9 @@ public final class Sections {
             RISKS,
             ACCEPTED,
             EVIDENCE,
-            SCHEME);
+            SCHEME,
+            ESCALATION,
+            FUNDING);
 
     private Sections() {}
 }

@@ -1,5 +1,7 @@
 package app.tychon.core.schedule;
 
+import app.tychon.core.calendar.WorkingTime;
+
 /** The plan without uncertainty: when everything that money or risks stand on begins and ends, and how long it takes. */
 public final class PlannedSpans {
     private final Network network;
@@ -51,6 +53,37 @@ public final class PlannedSpans {
         }
         int i = network.position(on);
         return network.isHammock(i) ? lanes.duration[i][0] : network.planned(i);
+    }
+
+    /** When an activity, a branch or the project begins; infinity for an empty branch. */
+    public double start(String on) {
+        return network.branches().isBranch(on) ? spans.start[spans.row(on)][0] : lanes.start[network.position(on)][0];
+    }
+
+    /** When it ends; minus infinity for an empty branch. */
+    public double finish(String on) {
+        return network.branches().isBranch(on) ? spans.finish[spans.row(on)][0] : lanes.finish[network.position(on)][0];
+    }
+
+    /** Of {@link #expected}, working minutes that lie behind it by the data date. */
+    public double done(String on) {
+        if (network.branches().isBranch(on)) {
+            int row = spans.row(on);
+            return isEmpty(row) ? 0 : done(network.projectTime(), spans.start[row][0], spans.finish[row][0]);
+        }
+        int i = network.position(on);
+        return network.isHammock(i)
+                ? done(network.time(i), lanes.start[i][0], lanes.finish[i][0])
+                : network.work(i).done();
+    }
+
+    private double done(WorkingTime time, double start, double finish) {
+        return Math.max(0, time.work(Math.min(network.earliest(), finish)) - time.work(start));
+    }
+
+    /** Working minutes to be expected now: {@link #duration} as far as progress has not changed it. */
+    public double expected(String on) {
+        return duration(on) * progressRatio(on);
     }
 
     /**

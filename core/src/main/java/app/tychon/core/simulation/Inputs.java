@@ -3,6 +3,7 @@ package app.tychon.core.simulation;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Correlation;
 import app.tychon.core.model.CostLine;
+import app.tychon.core.model.Escalation;
 import app.tychon.core.model.Risk;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.draws.Batch;
@@ -71,7 +72,9 @@ public final class Inputs {
                 .flatMap(group -> members(group.id()).stream())
                 .map(Key::id)
                 .collect(Collectors.toSet());
-        estimates().stream().filter(input -> !grouped.contains(input.id())).forEach(inputs::add);
+        estimates().stream()
+                .filter(input -> input.kind() == Kind.PRICE || !grouped.contains(input.id()))
+                .forEach(inputs::add);
         inputs.addAll(groups);
         plan.risks().events().stream()
                 .sorted(Comparator.comparing(event -> event.risk().id()))
@@ -99,6 +102,12 @@ public final class Inputs {
                 .filter(line -> !plan.amount(line.id()).isCertain())
                 .sorted(Comparator.comparing(CostLine::id))
                 .forEach(line -> inputs.add(new Input(new Key(Kind.COST, line.id(), 0), line.name())));
+        network.plan().escalation().stream()
+                .filter(one -> !plan.rate(one.category()).isCertain())
+                .sorted(Comparator.comparing(Escalation::category))
+                .forEach(one -> inputs.add(new Input(
+                        new Key(Kind.PRICE, one.category(), 0),
+                        one.category().isEmpty() ? "Rise of prices" : "Rise of prices, " + one.category())));
         return inputs;
     }
 
@@ -119,14 +128,14 @@ public final class Inputs {
                 .collect(Collectors.toSet());
         return estimates().stream()
                 .map(Input::key)
-                .filter(key -> ids.contains(key.id()))
+                .filter(key -> key.kind() != Kind.PRICE && ids.contains(key.id()))
                 .toList();
     }
 
     /**
      * The value that an estimate does not exceed with a chance, by its own distribution.
      *
-     * @param estimate of kind {@link Kind#ESTIMATE} or {@link Kind#COST}
+     * @param estimate something {@linkplain Kind#isEstimated estimated}
      */
     public double quantile(Input estimate, double chance) {
         UncertainInput input = estimate(estimate.key());
@@ -190,6 +199,7 @@ public final class Inputs {
                 switch (input.kind()) {
                     case ESTIMATE -> plan.duration(network.position(input.id()))::sample;
                     case COST -> plan.amount(input.id())::sample;
+                    case PRICE -> plan.rate(input.id())::sample;
                     case OCCURRENCE -> occurrence(event(input.id()));
                     case IMPACT ->
                         size(event(input.id()).impacts().get(input.key().impact()));
@@ -214,7 +224,11 @@ public final class Inputs {
     }
 
     private UncertainInput estimate(Key key) {
-        return key.kind() == Kind.COST ? plan.amount(key.id()) : plan.duration(network.position(key.id()));
+        return switch (key.kind()) {
+            case COST -> plan.amount(key.id());
+            case PRICE -> plan.rate(key.id());
+            default -> plan.duration(network.position(key.id()));
+        };
     }
 
     private Filler group(List<Key> members) {

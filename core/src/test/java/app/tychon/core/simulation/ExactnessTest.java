@@ -20,7 +20,6 @@ import app.tychon.core.statistics.DateSample;
 import java.time.DayOfWeek;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
@@ -76,8 +75,8 @@ class ExactnessTest {
                 .build();
         // From 1 March at 08:00 for 736 hours: the wait ends, and A starts, at midnight of 1 April.
         CompiledPlan plan = CompiledPlan.of(plain.withCosts(List.of(
-                new CostLine("S", "Fee", "A", 100, 1, CostTiming.START, Optional.empty(), Optional.empty()),
-                new CostLine("F", "Fee", "wait", 7, 1, CostTiming.FINISH, Optional.empty(), Optional.empty()))));
+                CostLine.of("S", "Fee", "A", 100).withTiming(CostTiming.START),
+                CostLine.of("F", "Fee", "wait", 7).withTiming(CostTiming.FINISH))));
         assertThat(CashFlow.of(plan, DecidedTest.run(plan), Period.MONTH).planned())
                 .containsExactly(7, 100);
     }

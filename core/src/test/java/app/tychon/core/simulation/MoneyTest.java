@@ -32,7 +32,6 @@ import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class MoneyTest {
@@ -189,7 +188,7 @@ class MoneyTest {
     void moneyMayFallDueAtTheStartOrTheFinish() {
         for (CostTiming timing : CostTiming.values()) {
             Plan plain = new PlanBuilder().task("A", 40).build();
-            CostLine line = new CostLine("C", "Fee", "A", 100, 1, timing, Optional.empty(), Optional.empty());
+            CostLine line = CostLine.of("C", "Fee", "A", 100).withTiming(timing);
             CompiledPlan plan = CompiledPlan.of(plain.withCosts(List.of(line)));
             double[] months = CashFlow.of(plan, run(plan), Period.MONTH).planned();
             double inMarch =

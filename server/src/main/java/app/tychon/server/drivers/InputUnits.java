@@ -30,6 +30,7 @@ final class InputUnits {
         return switch (input.kind()) {
             case ESTIMATE -> "day";
             case COST -> "money";
+            case PRICE -> "factor";
             case OCCURRENCE -> "strike";
             case RISK -> input.key().impact() == Input.MONEY ? "money" : "day";
             case GROUP -> unitOfGroup(input.id());
@@ -66,7 +67,7 @@ final class InputUnits {
         return switch (input.kind()) {
             case ESTIMATE -> days.getOrDefault(input.id(), projectDay);
             case RISK, GROUP -> of(input).equals("day") ? projectDay : 1;
-            case COST, OCCURRENCE, IMPACT -> 1;
+            case COST, PRICE, OCCURRENCE, IMPACT -> 1;
         };
     }
 }

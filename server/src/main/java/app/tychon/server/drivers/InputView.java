@@ -39,14 +39,14 @@ record InputView(String key, String kind, String id, String name, String mark) {
                             + (risks.get(input.id()).presentImpacts().size() > 1
                                     ? ", effect " + (input.key().impact() + 1)
                                     : "");
-                case ESTIMATE, COST, RISK, GROUP -> input.name();
+                case ESTIMATE, COST, PRICE, RISK, GROUP -> input.name();
             };
         }
 
         private String mark(Input input) {
             return switch (input.kind()) {
                 case ESTIMATE, GROUP -> "estimate";
-                case COST -> "money";
+                case COST, PRICE -> "money";
                 case OCCURRENCE, IMPACT, RISK ->
                     risks.get(input.id()).kind().name().toLowerCase(Locale.ROOT);
             };

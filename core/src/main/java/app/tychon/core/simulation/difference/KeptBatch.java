@@ -20,8 +20,13 @@ final class KeptBatch implements Witness {
     final BatchWorker worker;
     /** Durations as drawn, of positions that risks strike. */
     final double[][] drawn;
-    /** By cost item: amounts where they are uncertain, what time adds where it does, what risks make of it where they may. */
+    /**
+     * By cost item: amounts where they are uncertain, what ranges add where prices follow dates, what time adds where it does,
+     * what risks make of it where they may.
+     */
     final double[][] amount;
+
+    final double[][] spread;
 
     final double[][] driven;
     final double[][] scaled;
@@ -45,7 +50,8 @@ final class KeptBatch implements Witness {
         }
         List<CostItem> items = costs.items();
         amount = rows(items, item -> !item.sampled().isCertain());
-        driven = rows(items, CostItem::followsTime);
+        driven = rows(items, item -> item.followsTime() || item.followsDates());
+        spread = rows(items, CostItem::followsDates);
         scaled = rows(items, item -> !item.scaled().isEmpty());
         added = new double[costs.added().size()][Batch.WIDTH];
     }
@@ -91,6 +97,7 @@ final class KeptBatch implements Witness {
     @Override
     public void spent(int index, CostItem item) {
         keep(worker.money.amount, amount[index]);
+        keep(worker.money.itemSpread, spread[index]);
         keep(worker.money.itemDriven, driven[index]);
         keep(worker.money.itemRisk, scaled[index]);
     }

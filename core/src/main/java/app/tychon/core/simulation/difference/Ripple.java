@@ -6,6 +6,8 @@ import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Successors;
+import app.tychon.core.simulation.money.Dates;
+import app.tychon.core.simulation.money.Place;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -15,7 +17,7 @@ import java.util.Map;
  * How other durations of some activities spread through a few futures of a batch: what comes after is placed again as long
  * as anything before it has moved. One thread's own.
  */
-final class Ripple {
+final class Ripple implements Dates {
     /** Most futures at a time. */
     static final int WIDTH = 64;
 
@@ -31,6 +33,9 @@ final class Ripple {
 
     /** What can finish the project. */
     private final BitSet finishing = new BitSet();
+
+    private final double[] firsts = new double[WIDTH];
+    private final double[] lasts = new double[WIDTH];
 
     private int spreading;
     private int[] at;
@@ -94,29 +99,12 @@ final class Ripple {
         }
     }
 
-    boolean hasMoved(int position) {
-        return moved.get(position);
-    }
-
-    /** Durations of an activity in the lanes looked at. */
-    void durations(int position, double[] out) {
-        if (moved.get(position)) {
-            System.arraycopy(lanes.duration[position], 0, out, 0, count);
-        } else {
-            Lanes.gather(kept.worker.lanes.duration[position], at, count, out);
-        }
-    }
-
     /** Instants at which the project, or what the plan aims at, finishes in the lanes looked at. */
     void ends(double[] out) {
         Lanes own = kept.worker.lanes;
         int target = kept.plan.target();
         if (target != CriticalTrace.PROJECT) {
-            if (moved.get(target)) {
-                System.arraycopy(lanes.finish[target], 0, out, 0, count);
-            } else {
-                Lanes.gather(own.finish[target], at, count, out);
-            }
+            take(target, lanes.finish, own.finish, out);
             return;
         }
         boolean isOpen = isOpen(finishing, own.end);
@@ -128,21 +116,49 @@ final class Ripple {
         }
     }
 
-    /** Whether anything that makes the dates of a branch has moved. */
-    boolean hasMovedIn(String branch) {
-        return moved.intersects(contributors(branch));
+    @Override
+    public void starts(Place place, double[] out) {
+        if (place.isBranch()) {
+            BranchSpans spans = kept.worker.spans;
+            earliest(contributors(place.on()), spans.start[spans.row(place.on())], out);
+        } else {
+            take(place.position(), lanes.start, kept.worker.lanes.start, out);
+        }
     }
 
-    /** Working minutes of the project calendar from the first start to the last finish of a branch. */
-    void span(String branch, double[] out) {
-        int row = kept.worker.spans.row(branch);
-        double[] first = new double[count];
-        double[] last = new double[count];
-        BranchSpans spans = kept.worker.spans;
-        latest(contributors(branch), spans.finish[row], last);
-        earliest(contributors(branch), spans.start[row], first);
+    @Override
+    public void finishes(Place place, double[] out) {
+        if (place.isBranch()) {
+            BranchSpans spans = kept.worker.spans;
+            latest(contributors(place.on()), spans.finish[spans.row(place.on())], out);
+        } else {
+            take(place.position(), lanes.finish, kept.worker.lanes.finish, out);
+        }
+    }
+
+    /** What has moved, or what it was. */
+    private void take(int position, double[][] own, double[][] before, double[] out) {
+        if (moved.get(position)) {
+            System.arraycopy(own[position], 0, out, 0, count);
+        } else {
+            Lanes.gather(before[position], at, count, out);
+        }
+    }
+
+    boolean hasMoved(Place place) {
+        return place.isBranch() ? moved.intersects(contributors(place.on())) : moved.get(place.position());
+    }
+
+    /** Durations in the lanes looked at: of a branch, working minutes of the project's calendar from first start to last finish. */
+    void durations(Place place, double[] out) {
+        if (!place.isBranch()) {
+            take(place.position(), lanes.duration, kept.worker.lanes.duration, out);
+            return;
+        }
+        starts(place, firsts);
+        finishes(place, lasts);
         for (int k = 0; k < count; k++) {
-            out[k] = pass.projectWork(last[k]) - pass.projectWork(first[k]);
+            out[k] = pass.projectWork(lasts[k]) - pass.projectWork(firsts[k]);
         }
     }
 

@@ -2,6 +2,7 @@ package app.tychon.core.simulation.difference;
 
 import app.tychon.core.model.Risk;
 import app.tychon.core.schedule.Network;
+import app.tychon.core.simulation.draws.UncertainInput;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.money.AddedCost;
 import app.tychon.core.simulation.money.CostItem;
@@ -38,7 +39,7 @@ final class Varied {
     final RiskEvent[] alike;
 
     final List<Otherwise> risks = new ArrayList<>();
-    /** Cost items, by index, whose amounts are drawn otherwise. */
+    /** Cost items, by index, whose amounts are drawn otherwise, or whose prices rise otherwise. */
     final BitSet repriced = new BitSet();
     /** Cost items that are scaled otherwise. */
     final BitSet rescaled = new BitSet();
@@ -67,10 +68,19 @@ final class Varied {
                         || before.risks().strikes(i, rowsBefore)
                         || after.risks().strikes(i, rowsAfter))
                 .toArray();
+        List<UncertainInput> rates = after.costs().rates();
+        BitSet escalated = new BitSet();
+        for (int row = 0; row < rates.size(); row++) {
+            escalated.set(
+                    row + 1, !rates.get(row).isAlike(before.costs().rates().get(row)));
+        }
         List<CostItem> items = after.costs().items();
         for (int i = 0; i < items.size(); i++) {
             CostItem same = before.costs().items().get(i);
-            repriced.set(i, !items.get(i).sampled().isAlike(same.sampled()));
+            repriced.set(
+                    i,
+                    !items.get(i).sampled().isAlike(same.sampled())
+                            || escalated.get(items.get(i).prices().rate() + 1));
             rescaled.set(i, any(same.scaled(), rowsBefore) || any(items.get(i).scaled(), rowsAfter));
         }
         added = added(before, after, rowsBefore, rowsAfter);

@@ -28,6 +28,8 @@ final class VariedMoney {
     private final double[][] amount;
 
     private final double[][] factor;
+    /** By how much prices rise in every lane of the batch. */
+    private final double[][] rate;
     /** By money that risks add. */
     private final double[][] added;
 
@@ -47,6 +49,10 @@ final class VariedMoney {
                 amount[i] = new double[Batch.WIDTH];
                 items.get(i).sampled().sample(batch, amount[i]);
             }
+        }
+        rate = new double[costs.rates().size()][Batch.WIDTH];
+        for (int row = 0; row < rate.length; row++) {
+            costs.rates().get(row).sample(batch, rate[row]);
         }
         added = new double[costs.added().size()][];
         for (int i = 0; i < added.length; i++) {
@@ -79,32 +85,55 @@ final class VariedMoney {
     }
 
     private void add(int index, CostItem one, int[] at, int count, Ripple ripple) {
-        boolean moved = one.followsTime() && hasMoved(one, ripple);
+        boolean moved = hasMoved(one, ripple);
         boolean priced = moved || varied.repriced.get(index) || varied.rescaled.get(index);
         boolean scaled = !one.scaled().isEmpty();
         amounts(index, one, at, count);
         if (priced) {
             if (one.followsTime()) {
-                durations(one, ripple);
+                ripple.durations(one.place(), item.duration);
             }
             if (scaled) {
                 Lanes.gather(factors(index, one), at, count, item.factor);
+            }
+            if (one.followsDates()) {
+                CostModel.levels(one, ripple, rates(at, count), count, item);
             }
             CostModel.price(one, scaled, count, item);
         } else {
             take(kept.driven[index], at, count, item.itemDriven);
             take(kept.scaled[index], at, count, item.itemRisk);
+            takeSpread(index, one, at, count);
         }
-        double growth = one.growth();
         for (int k = 0; k < count; k++) {
-            spread[k] += (item.amount[k] - one.amount()) * growth;
+            spread[k] += item.itemSpread[k];
             timeDriven[k] += item.itemDriven[k];
             risk[k] += item.itemRisk[k];
         }
     }
 
+    private void takeSpread(int index, CostItem one, int[] at, int count) {
+        if (one.followsDates()) {
+            Lanes.gather(kept.spread[index], at, count, item.itemSpread);
+            return;
+        }
+        double growth = one.growth();
+        for (int k = 0; k < count; k++) {
+            item.itemSpread[k] = (item.amount[k] - one.amount()) * growth;
+        }
+    }
+
     private static boolean hasMoved(CostItem one, Ripple ripple) {
-        return one.position() >= 0 ? ripple.hasMoved(one.position()) : ripple.hasMovedIn(one.on());
+        boolean dated = one.followsDates() && one.parts().stream().anyMatch(part -> ripple.hasMoved(part.place()));
+        return dated || one.followsTime() && ripple.hasMoved(one.place());
+    }
+
+    /** By how much prices rise in the lanes looked at. */
+    private double[][] rates(int[] at, int count) {
+        for (int row = 0; row < rate.length; row++) {
+            Lanes.gather(rate[row], at, count, item.rates[row]);
+        }
+        return item.rates;
     }
 
     private void amounts(int index, CostItem one, int[] at, int count) {
@@ -113,14 +142,6 @@ final class VariedMoney {
             Arrays.fill(item.amount, 0, count, one.sampled().value());
         } else {
             Lanes.gather(row, at, count, item.amount);
-        }
-    }
-
-    private void durations(CostItem one, Ripple ripple) {
-        if (one.position() >= 0) {
-            ripple.durations(one.position(), item.duration);
-        } else {
-            ripple.span(one.on(), item.duration);
         }
     }
 

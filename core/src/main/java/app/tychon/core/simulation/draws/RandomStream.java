@@ -17,7 +17,8 @@ public record RandomStream(long id) implements Chances {
         OCCURRENCE,
         EXCLUSION,
         COUNT,
-        IMPACT
+        IMPACT,
+        PRICE
     }
 
     private static final long GOLDEN = 0x9E3779B97F4A7C15L;

@@ -14,6 +14,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.function.Supplier;
 
@@ -45,6 +46,12 @@ public final class Batches {
         this.monitor = monitor;
     }
 
+    /** Who watches a batch as it is worked off. */
+    @FunctionalInterface
+    public interface Watch {
+        Witness over(int first, int count);
+    }
+
     /**
      * Works off all iterations of a plan.
      *
@@ -52,13 +59,28 @@ public final class Batches {
      * @throws CancellationException as {@link #run}
      */
     public static int each(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Keeper keeper) {
+        return watched(plan, settings, monitor, worker -> (first, count) -> Witness.NONE, keeper);
+    }
+
+    /**
+     * The same, watched.
+     *
+     * @param watch made for each thread; given the thread's worker
+     */
+    public static int watched(
+            CompiledPlan plan,
+            RunSettings settings,
+            RunMonitor monitor,
+            Function<BatchWorker, Watch> watch,
+            Keeper keeper) {
         Draws draws = new Draws(settings.seed(), settings.sampling());
         Batches batches = new Batches(settings, monitor);
         batches.run(
                 () -> {
                     BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
+                    Watch own = watch.apply(worker);
                     return (first, count) -> {
-                        worker.iterate(worker.batch(first, count), Witness.NONE);
+                        worker.iterate(worker.batch(first, count), own.over(first, count));
                         keeper.keep(worker, first, count);
                     };
                 },

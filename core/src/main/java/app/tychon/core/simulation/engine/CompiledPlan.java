@@ -3,7 +3,6 @@ package app.tychon.core.simulation.engine;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.Correlation;
-import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Plan;
@@ -19,6 +18,8 @@ import app.tychon.core.simulation.draws.RandomStream;
 import app.tychon.core.simulation.draws.ShapeTables;
 import app.tychon.core.simulation.draws.UncertainInput;
 import app.tychon.core.simulation.money.CostCompiler;
+import app.tychon.core.simulation.money.CostItem;
+import app.tychon.core.simulation.money.CostItems;
 import app.tychon.core.simulation.money.CostModel;
 import app.tychon.core.simulation.risk.RiskCompiler;
 import app.tychon.core.simulation.risk.RiskModel;
@@ -26,11 +27,13 @@ import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.simulation.settings.Variation.Shortening;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A plan made ready to simulate, in one variation of it: network, uncertain durations, risks and costs. Immutable; share
@@ -45,17 +48,21 @@ public final class CompiledPlan {
             PlannedSpans planned,
             ShapeTables tables,
             UncertainInput[] durations,
+            CostItems.Made money,
             Map<String, UncertainInput> amounts,
+            Map<String, UncertainInput> rates,
             Variation variation,
             int target) {
         Parts with(Variation other, int otherTarget) {
-            return new Parts(network, pass, schedule, planned, tables, durations, amounts, other, otherTarget);
+            return new Parts(
+                    network, pass, schedule, planned, tables, durations, money, amounts, rates, other, otherTarget);
         }
     }
 
     private final Parts parts;
     private final UncertainInput[] durations;
     private final Map<String, UncertainInput> amounts;
+    private final Map<String, UncertainInput> rates;
     private final Dependence dependence;
     private final RiskModel risks;
     private final CostModel costs;
@@ -71,7 +78,8 @@ public final class CompiledPlan {
             durations[i] = varied(i);
         }
         amounts = new HashMap<>();
-        network.plan().costs().forEach(line -> amounts.put(line.id(), varied(line)));
+        lines().forEach(item -> amounts.put(item.id(), varied(item)));
+        rates = rates();
         risks = RiskCompiler.compile(network, variation, parts.tables(), parts.planned());
         costs = money();
     }
@@ -86,19 +94,44 @@ public final class CompiledPlan {
         durations = unlike.isEmpty() ? like.durations : like.durations.clone();
         amounts = new HashMap<>(like.amounts);
         unlike.stream().filter(network::isActivity).mapToInt(network::position).forEach(i -> durations[i] = varied(i));
-        network.plan().costs().stream()
-                .filter(line -> unlike.contains(line.id()))
-                .forEach(line -> amounts.put(line.id(), varied(line)));
+        lines().filter(item -> unlike.contains(item.id())).forEach(item -> amounts.put(item.id(), varied(item)));
+        boolean samePrices = unlike.stream().noneMatch(parts.rates()::containsKey);
+        rates = samePrices ? like.rates : rates();
         boolean sameRisks =
                 network.plan().risks().stream().allMatch(risk -> variation.treatsLike(like.variation(), risk.id()));
-        boolean sameMoney = sameRisks && unlike.stream().noneMatch(amounts::containsKey);
+        boolean sameMoney = sameRisks && samePrices && unlike.stream().noneMatch(amounts::containsKey);
         risks = sameRisks ? like.risks : RiskCompiler.compile(network, variation, parts.tables(), parts.planned());
         costs = sameMoney ? like.costs : money();
     }
 
     private CostModel money() {
         return CostCompiler.compile(
-                network(), parts.pass(), parts.planned(), parts.variation(), amounts, risks.money());
+                network(),
+                parts.pass(),
+                parts.money(),
+                parts.variation(),
+                amounts,
+                List.copyOf(rates.values()),
+                risks.money());
+    }
+
+    /** The cost lines among the money, as planned. */
+    private Stream<CostItem> lines() {
+        return parts.money().items().stream().filter(item -> parts.amounts().containsKey(item.id()));
+    }
+
+    /** In the order of {@link CostCompiler#rates}. */
+    private Map<String, UncertainInput> rates() {
+        Map<String, UncertainInput> varied = new LinkedHashMap<>();
+        parts.rates()
+                .forEach((category, rate) -> varied.put(
+                        category,
+                        varied(
+                                rate,
+                                Input.Kind.PRICE,
+                                category,
+                                rate.table().distribution().mean())));
+        return varied;
     }
 
     /**
@@ -129,14 +162,18 @@ public final class CompiledPlan {
         IntStream.range(0, durations.length)
                 .parallel()
                 .forEach(i -> durations[i] = duration(network, i, estimates.of(network.activity(i)), tables));
+        PlannedSpans planned = new PlannedSpans(network, pass);
+        CostItems.Made money = CostItems.of(network, planned);
         return new CompiledPlan(new Parts(
                 network,
                 pass,
                 schedule,
-                new PlannedSpans(network, pass),
+                planned,
                 tables,
                 durations,
-                CostCompiler.amounts(network, tables),
+                money,
+                CostCompiler.amounts(network, money.items(), tables),
+                CostCompiler.rates(network, tables),
                 Variation.CURRENT,
                 CriticalTrace.PROJECT));
     }
@@ -189,7 +226,7 @@ public final class CompiledPlan {
         return shortening == null ? input : input.shortened(shortening.factor(), shortening.minutes());
     }
 
-    private UncertainInput varied(CostLine line) {
+    private UncertainInput varied(CostItem line) {
         return varied(parts.amounts().get(line.id()), Input.Kind.COST, line.id(), line.amount());
     }
 
@@ -200,7 +237,7 @@ public final class CompiledPlan {
         if (!variation().estimates() || variation().holds(kind, id)) {
             return UncertainInput.certain(planned);
         }
-        return input.drawnFrom(dependence.of(id, (RandomStream) input.chances()));
+        return kind == Input.Kind.PRICE ? input : input.drawnFrom(dependence.of(id, (RandomStream) input.chances()));
     }
 
     /** The stream of an estimate of the plan, where it is uncertain. */
@@ -255,6 +292,11 @@ public final class CompiledPlan {
 
     public UncertainInput amount(String line) {
         return amounts.get(line);
+    }
+
+    /** By how much prices of a category rise a year; the plan says so of that very category. */
+    public UncertainInput rate(String category) {
+        return rates.get(category);
     }
 
     public RiskModel risks() {

@@ -6,7 +6,7 @@ import app.tychon.core.simulation.risk.Hit;
  * Money that a risk adds to something.
  *
  * @param target what the risk names
- * @param on     what the money stands on: the same, or what a cost line stands on
+ * @param place  what the money stands on: the same, or what a cost line stands on
  * @param owner  row of what it stands on in {@link CostLanes#owners}
  */
-public record AddedCost(String target, String on, int owner, Hit hit) {}
+public record AddedCost(String target, Place place, int owner, Hit hit) {}

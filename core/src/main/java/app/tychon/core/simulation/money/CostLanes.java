@@ -12,7 +12,7 @@ public final class CostLanes {
     public final double[][] owners;
 
     /** Of one item at a time, apart by cause and together. */
-    final double[] itemSpread = new double[Batch.WIDTH];
+    public final double[] itemSpread = new double[Batch.WIDTH];
 
     public final double[] itemDriven = new double[Batch.WIDTH];
     public final double[] itemRisk = new double[Batch.WIDTH];
@@ -22,8 +22,18 @@ public final class CostLanes {
     public final double[] duration = new double[Batch.WIDTH];
     public final double[] factor = new double[Batch.WIDTH];
 
-    CostLanes(int owners) {
+    /** By how much prices rise a year, by row of {@link Prices#rate}. */
+    public final double[][] rates;
+    /** Of one item: when it falls due; the level of prices then, and at the planned dates. */
+    public final DueLanes due;
+
+    public final double[] level = new double[Batch.WIDTH];
+    public final double[] levelAtPlan = new double[Batch.WIDTH];
+
+    CostLanes(int owners, int rates, int parts) {
         this.owners = new double[owners][Batch.WIDTH];
+        this.rates = new double[rates][Batch.WIDTH];
+        due = new DueLanes(parts);
     }
 
     void begin(int count) {

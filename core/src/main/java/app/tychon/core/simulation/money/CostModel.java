@@ -4,6 +4,7 @@ import app.tychon.core.schedule.BranchSpans;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Lanes;
 import app.tychon.core.simulation.draws.Batch;
+import app.tychon.core.simulation.draws.UncertainInput;
 import app.tychon.core.simulation.risk.Hit;
 import app.tychon.core.simulation.risk.Strikes;
 import java.util.Arrays;
@@ -16,6 +17,10 @@ import java.util.Map;
  * A v (r − q) with g = 1 + v (q − 1): planned, estimate spread at the durations to be expected, time-driven. Without
  * progress q is 1. Where nothing is planned to take time, so is r. A resource paid by time is a line without spread
  * and fixed part. Risks multiply a line's cost or add to it; actions are certain.
+ *
+ * <p>Where prices change, with p their level at the planned dates as planned, p' there with the yearly rates of the future, and P
+ * at the dates of the future, the parts are planned a g p; spread A g p' − a g p; time-driven (A g + A v (r − q)) P − A g p'; and
+ * risk times P. What is spent of a line is certain, and a, A, r and q are of what is still to be paid and worked.
  */
 public final class CostModel {
     /** Is told of money item by item; how much it is in each lane stands in {@link CostLanes}. */
@@ -30,11 +35,13 @@ public final class CostModel {
     private final ForwardPass pass;
     private final List<CostItem> items;
     private final List<AddedCost> added;
+    private final List<UncertainInput> rates;
     private final Map<String, Integer> owners;
     private final double planned;
     private final double actions;
 
     /**
+     * @param rates   by how much prices rise a year, by row of {@link Prices#rate}
      * @param decided what responses cost that are decided on: a part of the plan
      * @param actions what others cost in every iteration
      */
@@ -42,17 +49,19 @@ public final class CostModel {
             ForwardPass pass,
             List<CostItem> items,
             List<AddedCost> added,
+            List<UncertainInput> rates,
             Map<String, Integer> owners,
             double decided,
             double actions) {
         this.pass = pass;
         this.items = items;
         this.added = added;
+        this.rates = rates;
         this.owners = owners;
         this.actions = actions;
         double sum = decided;
         for (CostItem item : items) {
-            sum += item.amount() * item.growth();
+            sum += item.plannedCost();
         }
         planned = sum;
     }
@@ -72,7 +81,13 @@ public final class CostModel {
     }
 
     public CostLanes space() {
-        return new CostLanes(owners.size());
+        int parts = items.stream().mapToInt(item -> item.parts().size()).max().orElse(0);
+        return new CostLanes(owners.size(), rates.size(), parts);
+    }
+
+    /** By how much prices rise a year, by row of {@link Prices#rate}. */
+    public List<UncertainInput> rates() {
+        return rates;
     }
 
     public List<CostItem> items() {
@@ -88,10 +103,17 @@ public final class CostModel {
     public void run(Batch batch, Lanes lanes, BranchSpans spans, Strikes strikes, CostLanes out, Spending spending) {
         int count = batch.count();
         out.begin(count);
+        for (int row = 0; row < rates.size(); row++) {
+            rates.get(row).sample(batch, out.rates[row]);
+        }
+        Dates dates = new LaneDates(lanes, spans, count);
         for (int i = 0; i < items.size(); i++) {
             CostItem item = items.get(i);
             item.sampled().sample(batch, out.amount);
             duration(item, lanes, spans, count, out.duration);
+            if (item.followsDates()) {
+                levels(item, dates, out.rates, count, out);
+            }
             price(item, factors(item, batch, strikes, out.factor), count, out);
             out.addItem(item.owner(), count);
             spending.spent(i, item);
@@ -105,18 +127,55 @@ public final class CostModel {
         }
     }
 
-    /** From the amount, duration and, where risks scale it, the factor of an item in each lane: what it costs by cause. */
+    /** Fills the levels of prices of an item that follows dates. @param rates by how much prices rise in each lane */
+    public static void levels(CostItem item, Dates dates, double[][] rates, int count, CostLanes out) {
+        Prices prices = item.prices();
+        DueLanes due = out.due;
+        due.fill(item, dates, count);
+        for (int k = 0; k < count; k++) {
+            double yearly = prices.rate() < 0 ? 0 : rates[prices.rate()][k];
+            double level = 0;
+            for (int p = 0; p < item.parts().size(); p++) {
+                level += due.share[p][k] * prices.level(due.from[p][k], due.to[p][k], yearly);
+            }
+            out.level[k] = level;
+            out.levelAtPlan[k] = yearly == item.planned().yearly()
+                    ? item.planned().level()
+                    : item.planned().at(prices, yearly);
+        }
+    }
+
+    /**
+     * From the amount, duration and, where risks scale it, the factor of an item in each lane, and where it follows dates the
+     * levels of its prices: what it costs by cause.
+     */
     public static void price(CostItem item, boolean scaled, int count, CostLanes out) {
         double growth = item.growth();
         for (int k = 0; k < count; k++) {
-            double ratio = item.plannedDuration() > 0 ? out.duration[k] / item.plannedDuration() : 1;
+            double ratio = item.plannedDuration() > 0 ? (out.duration[k] - item.done()) / item.plannedDuration() : 1;
             double driven = out.amount[k] * item.variableShare() * (ratio - item.progressRatio());
             double before = out.amount[k] * growth + driven;
             double more = scaled ? before * (out.factor[k] - 1) : 0;
             out.itemSpread[k] = (out.amount[k] - item.amount()) * growth;
             out.itemDriven[k] = driven;
             out.itemRisk[k] = more;
-            out.total[k] = before + more;
+            out.total[k] = item.spent() + before + more;
+        }
+        if (item.followsDates()) {
+            reprice(item, count, out);
+        }
+    }
+
+    /** What the levels of prices make of it. */
+    private static void reprice(CostItem item, int count, CostLanes out) {
+        double asPlanned = item.amount() * item.growth();
+        for (int k = 0; k < count; k++) {
+            double atPlan = (asPlanned + out.itemSpread[k]) * out.levelAtPlan[k];
+            double work = (asPlanned + out.itemSpread[k] + out.itemDriven[k]) * out.level[k];
+            out.itemSpread[k] = atPlan - asPlanned * item.planned().level();
+            out.itemDriven[k] = work - atPlan;
+            out.itemRisk[k] *= out.level[k];
+            out.total[k] = item.spent() + work + out.itemRisk[k];
         }
     }
 
@@ -158,11 +217,11 @@ public final class CostModel {
         if (!item.followsTime()) {
             return;
         }
-        if (item.position() >= 0) {
-            System.arraycopy(lanes.duration[item.position()], 0, out, 0, count);
+        if (!item.place().isBranch()) {
+            System.arraycopy(lanes.duration[item.place().position()], 0, out, 0, count);
             return;
         }
-        int row = spans.row(item.on());
+        int row = spans.row(item.place().on());
         for (int k = 0; k < count; k++) {
             out[k] = pass.projectWork(spans.finish[row][k]) - pass.projectWork(spans.start[row][k]);
         }

@@ -2,15 +2,13 @@ package app.tychon.core.simulation.money;
 
 import app.tychon.core.model.Action;
 import app.tychon.core.model.Assignment;
-import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Resource;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PlannedSpans;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /**
  * What a plan costs without uncertainty: its cost lines, its resources for the time and quantities planned, and the
@@ -32,23 +30,15 @@ public final class PlannedCost {
 
     /** Without responses, by what the money stands on: activities, branches, or {@link app.tychon.core.model.Plan#PROJECT}. */
     public static Map<String, Double> byOwner(Network network) {
-        PlannedSpans spans = new PlannedSpans(network, new ForwardPass(network));
-        Map<String, Resource> resources =
-                network.plan().resources().stream().collect(Collectors.toMap(Resource::id, Function.identity()));
         Map<String, Double> sums = new TreeMap<>();
-        for (CostLine line : network.plan().costs()) {
-            sums.merge(
-                    line.on(),
-                    line.amount() * growth(1 - line.fixedShare(), spans.progressRatio(line.on())),
-                    Double::sum);
-        }
-        for (Assignment one : network.plan().assignments()) {
-            Resource resource = resources.get(one.resource());
-            double amount = of(network, spans, one, resource)
-                    * growth(variableShare(resource), spans.progressRatio(one.activity()));
-            sums.merge(one.activity(), amount, Double::sum);
-        }
+        items(network).forEach(item -> sums.merge(item.place().on(), item.plannedCost(), Double::sum));
         return sums;
+    }
+
+    /** Every cost line and every resource at work. */
+    public static List<CostItem> items(Network network) {
+        return CostItems.of(network, new PlannedSpans(network, new ForwardPass(network)))
+                .items();
     }
 
     /** What progress has made of an amount of which a share grows with time. */
@@ -61,8 +51,8 @@ public final class PlannedCost {
         return resource.per() == Resource.Per.UNIT ? 0 : 1;
     }
 
-    /** At the planned duration. */
-    static double of(Network network, PlannedSpans spans, Assignment one, Resource resource) {
+    /** At the planned duration. @param rate in which it is planned */
+    static double of(Network network, PlannedSpans spans, Assignment one, Resource resource, double rate) {
         int position = network.position(one.activity());
         double minutes = spans.duration(one.activity());
         double each =
@@ -71,6 +61,6 @@ public final class PlannedCost {
                     case HOUR -> minutes / 60;
                     case DAY -> minutes / network.activity(position).minutesPerDay(network.calendar(position));
                 };
-        return resource.rate() * one.units() * each;
+        return rate * one.units() * each;
     }
 }
