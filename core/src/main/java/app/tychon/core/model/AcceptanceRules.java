@@ -13,6 +13,7 @@ final class AcceptanceRules {
             if (!accepted.on().equals(Plan.PROJECT)
                     && !names.branches.contains(accepted.on())
                     && !names.costs.contains(accepted.on())
+                    && !names.resources.contains(accepted.on())
                     && !names.risks.containsKey(accepted.on())) {
                 names.needActivity(pointer + "/on", accepted.on(), found);
             }
