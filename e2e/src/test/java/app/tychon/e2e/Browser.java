@@ -26,6 +26,16 @@ final class Browser implements AutoCloseable {
 
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(100);
 
+    /** What is written in drawings is no text of the page to the browser. */
+    private static final String SAID =
+            """
+            const one = document.querySelector(arguments[0]);
+            if (!one?.checkVisibility()) return '';
+            if (one.innerText === undefined) return one.textContent.trim();
+            const drawn = [...one.querySelectorAll('svg text')].map(text => text.textContent);
+            return [one.innerText.trim(), ...drawn].join('\\n').trim();
+            """;
+
     private final ChromeDriver driver;
     private final Path downloads;
 
@@ -118,10 +128,7 @@ final class Browser implements AutoCloseable {
      * driver's walks every element in it by script, which takes a second for a grid.
      */
     private String said(String selector) {
-        return (String) driver.executeScript(
-                "const one = document.querySelector(arguments[0]);"
-                        + "return one?.checkVisibility() ? one.innerText.trim() : ''",
-                selector);
+        return (String) driver.executeScript(SAID, selector);
     }
 
     boolean isGone(String selector) {

@@ -3,6 +3,7 @@ package app.tychon.exchange;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Problem;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
@@ -15,7 +16,7 @@ public final class JsonText {
 
     private JsonText() {}
 
-    public static String of(ObjectNode part) {
+    public static String of(JsonNode part) {
         return part.toString();
     }
 

@@ -12,6 +12,7 @@ import app.tychon.core.model.Shape;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
 import java.util.Set;
 
 /** Cost lines, resources and their assignments, rising prices and funding in the words of the project file. */
@@ -42,9 +43,13 @@ public final class MoneyJson {
                 at.optional("grade", JsonCursor::text),
                 at.optional("estimate", estimate -> EstimateJson.read(estimate, Basis.FACTOR)),
                 at.optional("category", JsonCursor::text).orElse(""),
-                at.list("instalments", MoneyJson::instalment),
+                at.optional("instalments", MoneyJson::instalments).orElse(List.of()),
                 at.optional("spent", JsonCursor::number),
                 at.optional("toGo", JsonCursor::number));
+    }
+
+    public static List<Instalment> instalments(JsonCursor at) {
+        return at.elements(MoneyJson::instalment);
     }
 
     private static Instalment instalment(JsonCursor at) {
@@ -74,8 +79,7 @@ public final class MoneyJson {
         line.estimate().ifPresent(e -> node.set("estimate", EstimateJson.write(e)));
         putCategory(node, line.category());
         if (!line.instalments().isEmpty()) {
-            ArrayNode instalments = node.putArray("instalments");
-            line.instalments().forEach(one -> instalments.add(write(one)));
+            node.set("instalments", instalments(line.instalments()));
         }
         line.spent().ifPresent(money -> Numbers.put(node, "spent", money));
         line.toGo().ifPresent(money -> Numbers.put(node, "toGo", money));
@@ -86,6 +90,12 @@ public final class MoneyJson {
         if (!category.isEmpty()) {
             node.put("category", category);
         }
+    }
+
+    public static ArrayNode instalments(List<Instalment> all) {
+        ArrayNode instalments = JsonNodeFactory.instance.arrayNode();
+        all.forEach(one -> instalments.add(write(one)));
+        return instalments;
     }
 
     private static ObjectNode write(Instalment instalment) {

@@ -1,6 +1,5 @@
 package app.tychon.core.analysis;
 
-import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.Slice;
 import app.tychon.core.simulation.draws.Batch;
@@ -12,7 +11,6 @@ import app.tychon.core.simulation.money.AddedCost;
 import app.tychon.core.simulation.money.CostItem;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -152,28 +150,19 @@ public final class CostOdds {
         return places;
     }
 
-    /** What each branch costs with everything beneath it, by its id; all of those that have money, but the project. */
+    /** What each branch costs with everything beneath it, by its id; all of those that have money, and the project. */
     public Map<String, double[]> branches() {
         Network network = plan.network();
         Map<String, double[]> sums = new HashMap<>();
         places().forEach((on, own) -> {
-            for (String branch : chain(network, on)) {
+            String branchOf = network.isActivity(on)
+                    ? network.activity(network.position(on)).wbs()
+                    : on;
+            for (String branch : network.branches().chain(branchOf)) {
                 add(sums.computeIfAbsent(branch, id -> new double[iterations]), own);
             }
         });
         return sums;
-    }
-
-    /** The branch that something stands on or in, and those above it, but the project. */
-    private static List<String> chain(Network network, String on) {
-        List<String> chain = new ArrayList<>();
-        String at =
-                network.isActivity(on) ? network.activity(network.position(on)).wbs() : on;
-        while (!at.equals(Plan.PROJECT)) {
-            chain.add(at);
-            at = network.branches().above(at).orElse(Plan.PROJECT);
-        }
-        return chain;
     }
 
     private double actions() {

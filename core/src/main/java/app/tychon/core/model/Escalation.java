@@ -6,4 +6,11 @@ package app.tychon.core.model;
  * @param category of cost lines and resources; everything beneath it, too, that has none of its own; empty for all
  * @param perYear  share of the price, 0.04 for four percent; uncertain where its shape is
  */
-public record Escalation(String category, Shape perYear) {}
+public record Escalation(String category, Shape perYear) {
+    private static final int LONGEST = 50;
+
+    /** What it is known by: its category, as far as that fits into an id. */
+    String key() {
+        return "prices " + (category.length() <= LONGEST ? category : Integer.toHexString(category.hashCode()));
+    }
+}

@@ -9,14 +9,14 @@ import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
- * A plan without some of its branches and activities. What hangs on them goes too, and is told.
+ * A plan without some of its branches, activities and cost lines. What hangs on them goes too, and is told.
  *
  * @param plan what is left
  * @param gone what went beside the rows themselves: sentences such as "cost line C1, Crane hire"
  */
 public record Pruning(Plan plan, List<String> gone) {
 
-    /** @param ids of activities and branches; everything beneath a branch goes with it */
+    /** @param ids of activities, branches and cost lines; everything beneath a branch goes with it */
     public static Pruning of(Plan plan, Set<String> ids) {
         return new Pruner(plan, ids).prune();
     }
@@ -41,6 +41,7 @@ public record Pruning(Plan plan, List<String> gone) {
 
         Pruning prune() {
             List<CostLine> costs = plan.costs().stream()
+                    .filter(line -> !dead.contains(line.id()))
                     .filter(line -> stays(line.on(), "cost line " + line.id() + ", " + line.name()))
                     .map(line -> line.withInstalments(instalments(line)))
                     .toList();

@@ -111,7 +111,7 @@ public final class Sections {
             "Escalation",
             Plan::escalation,
             PlanDraft::escalation,
-            one -> "prices " + one.category(),
+            Escalation::key,
             Keys.MADE,
             MoneyRules::escalation);
     public static final Section<Funding> FUNDING = new Section<>(

@@ -55,23 +55,11 @@ public final class Slice {
         Set<String> within = new HashSet<>(Set.of(on));
         network.plan().wbs().stream()
                 .map(node -> node.id())
-                .filter(branch -> isWithin(network, branch, on))
+                .filter(branch -> network.branches().chain(branch).contains(on))
                 .forEach(within::add);
         Arrays.stream(network.branches().beneath(on))
                 .forEach(position -> within.add(network.activity(position).id()));
         return new Slice(false, place -> within.contains(place.on()), id -> true);
-    }
-
-    private static boolean isWithin(Network network, String branch, String other) {
-        String at = branch;
-        while (!at.equals(other)) {
-            String above = network.branches().above(at).orElse("");
-            if (above.isEmpty()) {
-                return false;
-            }
-            at = above;
-        }
-        return true;
     }
 
     /** What is of a category, or of one within it. */

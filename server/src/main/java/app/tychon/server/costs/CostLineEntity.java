@@ -5,12 +5,14 @@ import app.tychon.core.model.CostLine;
 import app.tychon.core.model.CostTiming;
 import app.tychon.exchange.EstimateJson;
 import app.tychon.exchange.JsonText;
+import app.tychon.exchange.MoneyJson;
 import app.tychon.server.plan.RowEntity;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -33,6 +35,14 @@ public class CostLineEntity extends RowEntity {
     @Column(columnDefinition = "longtext")
     private String estimate;
 
+    private String category;
+
+    @Column(columnDefinition = "longtext")
+    private String instalments;
+
+    private Double spent;
+    private Double toGo;
+
     protected CostLineEntity() {}
 
     CostLineEntity(UUID projectId, int position, UUID activityId, UUID branchId, CostLine line) {
@@ -49,6 +59,10 @@ public class CostLineEntity extends RowEntity {
         timing = line.timing();
         grade = line.grade().orElse(null);
         estimate = line.estimate().map(EstimateJson::write).map(JsonText::of).orElse(null);
+        category = line.category();
+        instalments = line.instalments().isEmpty() ? null : JsonText.of(MoneyJson.instalments(line.instalments()));
+        spent = line.spent().orElse(null);
+        toGo = line.toGo().orElse(null);
     }
 
     CostLine toCore(String on) {
@@ -61,7 +75,11 @@ public class CostLineEntity extends RowEntity {
                 timing,
                 Optional.ofNullable(grade),
                 Optional.ofNullable(estimate)
-                        .map(text -> JsonText.read(text, at -> EstimateJson.read(at, Basis.FACTOR))));
+                        .map(text -> JsonText.read(text, at -> EstimateJson.read(at, Basis.FACTOR))),
+                category,
+                instalments == null ? List.of() : JsonText.read(instalments, MoneyJson::instalments),
+                Optional.ofNullable(spent),
+                Optional.ofNullable(toGo));
     }
 
     UUID activityId() {

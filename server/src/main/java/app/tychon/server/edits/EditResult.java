@@ -64,7 +64,7 @@ public record EditResult(
                 reordered ? ids : null,
                 now.branches(),
                 predecessors(old.links(), plan.links()),
-                PlanParts.differing(old, plan, now),
+                PlanParts.differing(before, after, now),
                 gone,
                 undoing);
     }

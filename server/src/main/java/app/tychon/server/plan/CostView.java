@@ -7,6 +7,7 @@ import app.tychon.core.model.Grade;
 import app.tychon.core.uncertainty.EstimateRange;
 import app.tychon.core.uncertainty.EstimateSpread;
 import app.tychon.exchange.EstimateJson;
+import app.tychon.exchange.costs.PaymentText;
 import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
@@ -16,6 +17,12 @@ import java.util.Optional;
  * A cost line.
  *
  * @param on the activity or branch it stands on, or project
+ * @param amount planned, at the prices of the project's start
+ * @param fixedShare share that is due whatever happens, 0 to 1
+ * @param paid when, as people write it
+ * @param category levels apart by a slash; empty for none
+ * @param spent up to the data date
+ * @param toGo still to be paid, where that is said
  * @param grade of its own
  * @param inherited the grade of the branch above, that counts where there is none of its own
  * @param estimate of its own, which goes before any grade
@@ -26,6 +33,11 @@ public record CostView(
         String name,
         String on,
         double amount,
+        double fixedShare,
+        String paid,
+        String category,
+        @Nullable Double spent,
+        @Nullable Double toGo,
         @Nullable String grade,
         @Nullable String inherited,
         @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
@@ -38,6 +50,11 @@ public record CostView(
                 line.name(),
                 line.on(),
                 line.amount(),
+                line.fixedShare(),
+                PaymentText.of(line),
+                line.category(),
+                line.spent().orElse(null),
+                line.toGo().orElse(null),
                 line.grade().orElse(null),
                 estimates.inheritedBy(line).map(Grade::id).orElse(null),
                 line.estimate().map(EstimateJson::write).orElse(null),

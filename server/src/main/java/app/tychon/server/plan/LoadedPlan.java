@@ -1,15 +1,29 @@
 package app.tychon.server.plan;
 
+import app.tychon.core.model.Action;
 import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Scheduler;
+import app.tychon.core.simulation.money.CostItem;
 import app.tychon.core.simulation.money.PlannedCost;
+import app.tychon.core.simulation.money.ResponseActions;
+import java.util.List;
 
-/** A plan as it stands at a revision, with its dates and what it costs. */
-public record LoadedPlan(long revision, Plan plan, Network network, Schedule schedule, double cost) {
+/**
+ * A plan as it stands at a revision, with its dates and what it costs.
+ *
+ * @param items its money, item by item, without uncertainty
+ * @param cost  all of it, with what responses cost that are decided on
+ */
+public record LoadedPlan(
+        long revision, Plan plan, Network network, Schedule schedule, List<CostItem> items, double cost) {
     public static LoadedPlan of(long revision, Plan plan) {
         Network network = Network.of(plan);
-        return new LoadedPlan(revision, plan, network, Scheduler.schedule(network), PlannedCost.of(network));
+        List<CostItem> items = PlannedCost.items(network);
+        double decided =
+                ResponseActions.decided(plan).stream().mapToDouble(Action::cost).sum();
+        double cost = items.stream().mapToDouble(CostItem::plannedCost).sum() + decided;
+        return new LoadedPlan(revision, plan, network, Scheduler.schedule(network), items, cost);
     }
 }

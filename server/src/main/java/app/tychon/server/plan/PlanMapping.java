@@ -59,7 +59,32 @@ public final class PlanMapping {
                 grades(),
                 costs(),
                 correlations(),
-                evidence());
+                evidence(),
+                resources(),
+                assignments(),
+                escalation(),
+                funding(),
+                figures());
+    }
+
+    List<ResourceView> resources() {
+        return plan.resources().stream().map(ResourceView::of).toList();
+    }
+
+    List<AssignmentView> assignments() {
+        return plan.assignments().stream().map(AssignmentView::of).toList();
+    }
+
+    List<EscalationView> escalation() {
+        return plan.escalation().stream().map(EscalationView::of).toList();
+    }
+
+    List<FundingView> funding() {
+        return plan.funding().stream().map(FundingView::of).toList();
+    }
+
+    List<FigureView> figures() {
+        return FigureView.of(loaded);
     }
 
     List<CorrelationView> correlations() {

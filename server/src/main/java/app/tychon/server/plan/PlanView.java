@@ -21,4 +21,9 @@ record PlanView(
         List<GradeView> grades,
         List<CostView> costs,
         List<CorrelationView> correlations,
-        List<EvidenceView> evidence) {}
+        List<EvidenceView> evidence,
+        List<ResourceView> resources,
+        List<AssignmentView> assignments,
+        List<EscalationView> escalation,
+        List<FundingView> funding,
+        List<FigureView> figures) {}

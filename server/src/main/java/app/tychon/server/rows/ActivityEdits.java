@@ -2,13 +2,16 @@ package app.tychon.server.rows;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityRules;
+import app.tychon.core.model.Assignment;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Renaming;
+import app.tychon.exchange.costs.CrewText;
 import app.tychon.server.edits.Edit;
+import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -53,6 +56,7 @@ final class ActivityEdits implements Edit {
             changed.put(id, edited);
         }
         Relinking relinking = Relinking.of(plan, edits, added::idOf, problems);
+        plan = crewed(plan, added, problems);
         if (!problems.isEmpty()) {
             throw new InvalidPlanException(problems);
         }
@@ -60,6 +64,29 @@ final class ActivityEdits implements Edit {
                 .map(a -> changed.getOrDefault(a.id(), a))
                 .toList());
         return new Outcome(recoded(relinking.apply(plan), added), EditLabel.of(edits, added, before));
+    }
+
+    /** The resources at work on an activity, all of them. */
+    private Plan crewed(Plan plan, NewActivities added, List<Problem> problems) {
+        Map<String, List<Assignment>> crews = new HashMap<>();
+        for (int i = 0; i < edits.size(); i++) {
+            JsonNode crew = edits.get(i).crew();
+            if (crew != null) {
+                try {
+                    crews.put(added.idOf(i), CrewText.read(crew.asText(), added.idOf(i), plan));
+                } catch (IllegalArgumentException e) {
+                    problems.add(new Problem("/" + i + "/crew", e.getMessage()));
+                }
+            }
+        }
+        if (crews.isEmpty()) {
+            return plan;
+        }
+        List<Assignment> all = new ArrayList<>(plan.assignments().stream()
+                .filter(one -> !crews.containsKey(one.activity()))
+                .toList());
+        crews.values().forEach(all::addAll);
+        return plan.withAssignments(all);
     }
 
     private Plan recoded(Plan plan, NewActivities added) {
@@ -82,6 +109,10 @@ final class ActivityEdits implements Edit {
             Link link = plan.links().get(Integer.parseInt(parts[2]));
             int edit = editOf.containsKey(link.to()) ? editOf.get(link.to()) : firstRelinking();
             return new Problem("/" + edit + "/predecessors", problem.message());
+        }
+        if (section.equals("assignments")) {
+            String id = plan.assignments().get(Integer.parseInt(parts[2])).activity();
+            return new Problem("/" + editOf.getOrDefault(id, 0) + "/crew", problem.message());
         }
         if (section.equals("activities")) {
             String id = plan.activities().get(Integer.parseInt(parts[2])).id();

@@ -48,6 +48,7 @@ final class EditLabel {
                     edit.actualStart() != null || edit.actualFinish() != null || edit.remaining() != null,
                     Boolean::logicalOr);
             fields.merge("Grade", edit.grade() != null, Boolean::logicalOr);
+            fields.merge("Resources", edit.crew() != null, Boolean::logicalOr);
             fields.merge("Watching", edit.watch() != null, Boolean::logicalOr);
             fields.merge("How risks combine", edit.combineRisks() != null, Boolean::logicalOr);
             fields.merge("Notes", edit.notes() != null, Boolean::logicalOr);

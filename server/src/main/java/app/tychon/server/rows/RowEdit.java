@@ -7,7 +7,7 @@ import jakarta.annotation.Nullable;
 
 /**
  * What is to change in one row, or a new activity; what is absent stays, null takes away what can be absent. Of a branch
- * name, code and grade can change, of a cost line grade and estimate.
+ * name, code and grade can change, of a cost line its money, grade and estimate; with {@code add}, money makes a new cost line.
  *
  * @param id the row's code; of a new activity it may be empty, then it gets one
  * @param add true for a new activity
@@ -21,6 +21,8 @@ import jakarta.annotation.Nullable;
  * @param estimate in the words of the project file
  * @param certain true takes the estimate away
  * @param combineRisks add or largest, of what strikes it in one future
+ * @param crew all resources at work on an activity as text, such as crew 0.5; optics 2; empty for none
+ * @param cost the money of a cost line
  * @param watch whether runs keep all its values and wait for its finish to be steady
  */
 public record RowEdit(
@@ -43,7 +45,9 @@ public record RowEdit(
         @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
         @Nullable Boolean certain,
         @Nullable Boolean watch,
-        @Nullable @Schema(implementation = String.class) JsonNode combineRisks) {
+        @Nullable @Schema(implementation = String.class) JsonNode combineRisks,
+        @Nullable @Schema(implementation = String.class) JsonNode crew,
+        @Nullable @Schema(implementation = CostWords.class) JsonNode cost) {
 
     /** A constraint as the project file writes it; of a date alone the calendar's working hour is meant. */
     public record ConstraintWords(String type, String date) {}
@@ -61,6 +65,18 @@ public record RowEdit(
     public static RowEdit spread(String id, @Nullable JsonNode grade, @Nullable JsonNode estimate) {
         return new RowEdit(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null, grade, null, estimate,
-                null, null, null);
+                null, null, null, null, null);
+    }
+
+    /** The money of a cost line. @param add whether it is a new one */
+    public static RowEdit cost(String id, boolean add, JsonNode cost, @Nullable JsonNode grade) {
+        return new RowEdit(
+                id, add, null, null, null, null, null, null, null, null, null, null, null, null, grade, null, null,
+                null, null, null, null, cost);
+    }
+
+    /** Whether it is about a cost line that is not there yet. */
+    boolean isNewCost() {
+        return isNew() && cost != null;
     }
 }

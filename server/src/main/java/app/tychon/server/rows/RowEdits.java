@@ -71,7 +71,8 @@ public final class RowEdits implements Edit {
         List<Integer> ofActivities = new ArrayList<>();
         for (int i = 0; i < edits.size(); i++) {
             String id = edits.get(i).isNew() ? "" : edits.get(i).id();
-            (branches.contains(id) ? ofBranches : costs.contains(id) ? ofCosts : ofActivities).add(i);
+            boolean isCost = costs.contains(id) || edits.get(i).isNewCost();
+            (branches.contains(id) ? ofBranches : isCost ? ofCosts : ofActivities).add(i);
         }
         parts.clear();
         if (!ofBranches.isEmpty()) {

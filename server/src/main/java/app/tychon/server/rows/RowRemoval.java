@@ -10,7 +10,7 @@ import java.util.HashSet;
 import java.util.List;
 
 /**
- * Rows taken out: activities, or branches with all beneath them.
+ * Rows taken out: activities, cost lines, or branches with all beneath them.
  *
  * @param join whether what came before them is to lead to what came after them; absent for not
  */

@@ -153,7 +153,8 @@ class LiveOddsTest {
         Network broken = mock(Network.class);
         when(broken.plan()).thenReturn(demo);
         when(broken.size()).thenThrow(new IllegalStateException("broken"));
-        when(plans.find(PROJECT)).thenReturn(new LoadedPlan(1, demo, broken, sound.schedule(), sound.cost()));
+        when(plans.find(PROJECT))
+                .thenReturn(new LoadedPlan(1, demo, broken, sound.schedule(), sound.items(), sound.cost()));
         live.now(PROJECT);
         LiveView refused = told(State.REFUSED, 1).get(0);
         assertThat(refused.refusal()).contains("the simulation failed; the plan itself is safe");
