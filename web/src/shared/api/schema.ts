@@ -52,6 +52,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/funding": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putFunding"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/escalation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putEscalation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/correlations": {
         parameters: {
             query?: never;
@@ -404,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/resources/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["removeResources"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/redo": {
         parameters: {
             query?: never;
@@ -478,6 +526,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["previewRanges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/hire": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["hire"];
         delete?: never;
         options?: never;
         head?: never;
@@ -722,6 +786,22 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["editRisks"];
+        trace?: never;
+    };
+    "/api/projects/{id}/resources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["editResources"];
         trace?: never;
     };
     "/api/projects/{id}/branches": {
@@ -1100,6 +1180,70 @@ export interface paths {
             cookie?: never;
         };
         get: operations["downloadDates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/costs/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["moneyRows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/costs/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resourceLoad"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/costs/flow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cashFlow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run}/costs/causes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["costCauses"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1588,6 +1732,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/check/costs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["checkCosts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/calendars/{calendar}/file": {
         parameters: {
             query?: never;
@@ -1819,6 +1979,12 @@ export interface components {
             notes?: string;
             range: components["schemas"]["RangeView"];
         };
+        AssignmentView: {
+            activity: string;
+            resource: string;
+            /** Format: double */
+            units: number;
+        };
         BadCell: {
             /** Format: int32 */
             row: number;
@@ -1875,6 +2041,16 @@ export interface components {
             name?: string;
             note?: string;
         };
+        CashFlowView: {
+            /** Format: int32 */
+            iterations: number;
+            /** Format: double */
+            level: number;
+            /** Format: date */
+            dataDate?: string;
+            periods: components["schemas"]["FlowPeriod"][];
+            funding?: components["schemas"]["FundingOddsView"];
+        };
         CategoryLoss: {
             path: string;
             /** Format: int32 */
@@ -1891,6 +2067,23 @@ export interface components {
             p95: number;
             /** Format: double */
             share: number;
+        };
+        CauseSum: {
+            group: string;
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            ranges: number;
+            /** Format: double */
+            delay: number;
+            /** Format: double */
+            risks: number;
+            /** Format: double */
+            actions: number;
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            mean: number;
         };
         CellProblem: {
             /** Format: int32 */
@@ -1962,16 +2155,50 @@ export interface components {
             coefficient?: number;
             matrix?: number[][];
         };
+        CostCausesView: {
+            /** Format: double */
+            level: number;
+            whole: components["schemas"]["CauseSum"];
+            groups: components["schemas"]["CauseSum"][];
+            /** Format: double */
+            with: number;
+            /** Format: double */
+            without: number;
+            /** Format: double */
+            days: number;
+            /** Format: double */
+            dayCosts: number;
+        };
         CostView: {
             id: string;
             name: string;
             on: string;
             /** Format: double */
             amount: number;
+            /** Format: double */
+            fixedShare: number;
+            paid: string;
+            category: string;
+            /** Format: double */
+            spent?: number;
+            /** Format: double */
+            toGo?: number;
             grade?: string;
             inherited?: string;
             estimate?: components["schemas"]["EstimateWords"];
             range: components["schemas"]["RangeView"];
+        };
+        /** @description What is to change in a cost line, as people write it */
+        CostWords: {
+            name?: string;
+            on?: string;
+            amount?: string;
+            due?: string;
+            perDay?: string;
+            paid?: string;
+            category?: string;
+            spent?: string;
+            toGo?: string;
         };
         CriticalityRow: {
             id: string;
@@ -2108,6 +2335,16 @@ export interface components {
             rows: components["schemas"]["RiskRow"][];
             refusal?: string;
         };
+        EscalationView: {
+            category: string;
+            /** Format: double */
+            perYear: number;
+            shape?: components["schemas"]["EstimateWords"];
+        };
+        EscalationWords: {
+            category?: string;
+            perYear: unknown;
+        };
         /** @description A shape with its parameters, in the words of the project file */
         EstimateWords: {
             shape: string;
@@ -2218,6 +2455,16 @@ export interface components {
             before: string;
             after: string;
         };
+        FigureView: {
+            id: string;
+            resource?: string;
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            fixed: number;
+            /** Format: double */
+            perDay?: number;
+        };
         FindingView: {
             check: string;
             on: string;
@@ -2255,6 +2502,65 @@ export interface components {
         Fixing: {
             check: string;
             on: string[];
+        };
+        FlowMoney: {
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            outset?: number;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            p10: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            p90: number;
+        };
+        FlowPeriod: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            within: components["schemas"]["FlowMoney"];
+            toDate: components["schemas"]["FlowMoney"];
+        };
+        FundedStretch: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            /** Format: double */
+            available: number;
+            /** Format: double */
+            within: number;
+            /** Format: double */
+            breaks: number;
+        };
+        FundingOddsView: {
+            /** Format: double */
+            throughout: number;
+            breaks?: components["schemas"]["FundedStretch"];
+            /** Format: double */
+            short50?: number;
+            /** Format: double */
+            shortAt?: number;
+            stretches: components["schemas"]["FundedStretch"][];
+        };
+        FundingView: {
+            /** Format: date */
+            date: string;
+            /** Format: double */
+            amount: number;
+            name: string;
+        };
+        FundingWords: {
+            /** Format: date */
+            date: string;
+            amount: string;
+            name?: string;
         };
         FutureView: {
             /** Format: int32 */
@@ -2386,6 +2692,14 @@ export interface components {
             live: boolean;
             ready: boolean;
         };
+        Hire: {
+            name: string;
+            from: string;
+            to: string;
+            fixed?: string;
+            perDay: string;
+            category?: string;
+        };
         HistoryWords: {
             /** Format: double */
             years: number;
@@ -2474,6 +2788,32 @@ export interface components {
             first?: components["schemas"]["Outlook"];
             refusal?: string;
         };
+        LoadPeriod: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            exceeded?: number;
+        };
+        LoadView: {
+            resource: string;
+            /** Format: int32 */
+            iterations: number;
+            /** Format: double */
+            level: number;
+            /** Format: double */
+            limit?: number;
+            /** Format: double */
+            everExceeded?: number;
+            periods: components["schemas"]["LoadPeriod"][];
+        };
         LossesView: {
             odds: components["schemas"]["OddsDouble"];
             /** Format: double */
@@ -2486,6 +2826,28 @@ export interface components {
             possible: boolean;
             nearest: number[][];
             moved: components["schemas"]["Moved"][];
+        };
+        MoneyRow: {
+            key: string;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            heights: number[];
+        };
+        MoneyRowsView: {
+            /** Format: int32 */
+            iterations: number;
+            /** Format: double */
+            level: number;
+            scarce: boolean;
+            rows: components["schemas"]["MoneyRow"][];
         };
         MoneyView: {
             /** Format: double */
@@ -2693,6 +3055,11 @@ export interface components {
             costs?: components["schemas"]["CostView"][];
             correlations?: components["schemas"]["CorrelationView"][];
             evidence?: components["schemas"]["EvidenceView"][];
+            resources?: components["schemas"]["ResourceView"][];
+            assignments?: components["schemas"]["AssignmentView"][];
+            escalation?: components["schemas"]["EscalationView"][];
+            funding?: components["schemas"]["FundingView"][];
+            figures?: components["schemas"]["FigureView"][];
         };
         PlanView: {
             project: components["schemas"]["ProjectView"];
@@ -2708,6 +3075,11 @@ export interface components {
             costs: components["schemas"]["CostView"][];
             correlations: components["schemas"]["CorrelationView"][];
             evidence: components["schemas"]["EvidenceView"][];
+            resources: components["schemas"]["ResourceView"][];
+            assignments: components["schemas"]["AssignmentView"][];
+            escalation: components["schemas"]["EscalationView"][];
+            funding: components["schemas"]["FundingView"][];
+            figures: components["schemas"]["FigureView"][];
         };
         PointView: {
             /** Format: int32 */
@@ -2801,6 +3173,12 @@ export interface components {
             plannedChance: number;
             density: number[];
         };
+        RateView: {
+            /** Format: date */
+            from: string;
+            /** Format: double */
+            rate: number;
+        };
         ReadColumn: {
             header: string;
             meaning: string;
@@ -2881,6 +3259,29 @@ export interface components {
             middleCost: number;
             /** Format: double */
             levelCost: number;
+        };
+        ResourceRemoval: {
+            resources: string[];
+        };
+        ResourceView: {
+            id: string;
+            name: string;
+            /** Format: double */
+            rate: number;
+            per: string;
+            rates: components["schemas"]["RateView"][];
+            /** Format: double */
+            limit?: number;
+            category: string;
+        };
+        ResourceWords: {
+            id: string;
+            add?: boolean;
+            name?: string;
+            rate?: string;
+            per?: string;
+            limit?: string;
+            category?: string;
         };
         ResponseView: {
             /** Format: double */
@@ -3019,6 +3420,8 @@ export interface components {
             certain?: boolean;
             watch?: boolean;
             combineRisks?: string;
+            crew?: string;
+            cost?: components["schemas"]["CostWords"];
         };
         RowMove: {
             rows: string[];
@@ -3452,6 +3855,58 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["GradeWords"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    putFunding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FundingWords"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    putEscalation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EscalationWords"][];
             };
         };
         responses: {
@@ -4092,6 +4547,32 @@ export interface operations {
             };
         };
     };
+    removeResources: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResourceRemoval"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
     redo: {
         parameters: {
             query?: never;
@@ -4222,6 +4703,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RangePreview"];
+                };
+            };
+        };
+    };
+    hire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Hire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
                 };
             };
         };
@@ -4642,6 +5149,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["RiskWords"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    editResources: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResourceWords"][];
             };
         };
         responses: {
@@ -5294,6 +5827,105 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    moneyRows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MoneyRowsView"];
+                };
+            };
+        };
+    };
+    resourceLoad: {
+        parameters: {
+            query: {
+                resource: string;
+                period?: string;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LoadView"];
+                };
+            };
+        };
+    };
+    cashFlow: {
+        parameters: {
+            query?: {
+                period?: string;
+                of?: string;
+                category?: string;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CashFlowView"];
+                };
+            };
+        };
+    };
+    costCauses: {
+        parameters: {
+            query?: {
+                by?: string;
+                depth?: number;
+                level?: number;
+            };
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CostCausesView"];
                 };
             };
         };
@@ -5992,6 +6624,28 @@ export interface operations {
         };
     };
     checkRanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CheckView"];
+                };
+            };
+        };
+    };
+    checkCosts: {
         parameters: {
             query?: never;
             header?: never;

@@ -30,7 +30,9 @@ final class Browser implements AutoCloseable {
     private static final String SAID =
             """
             const one = document.querySelector(arguments[0]);
-            if (!one?.checkVisibility()) return '';
+            const seen = one?.closest('select') ?? one;
+            if (!seen?.checkVisibility()) return '';
+            if (seen !== one) return one.textContent.trim();
             if (one.innerText === undefined) return one.textContent.trim();
             const drawn = [...one.querySelectorAll('svg text')].map(text => text.textContent);
             return [one.innerText.trim(), ...drawn].join('\\n').trim();

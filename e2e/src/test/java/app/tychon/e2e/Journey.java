@@ -1,6 +1,11 @@
 package app.tychon.e2e;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.BlockingDeque;
@@ -20,6 +25,7 @@ abstract class Journey {
             .normalize();
     static final String REFUSAL = "[role='treegrid'] [role='alert']";
 
+    private static final HttpClient HTTP = HttpClient.newHttpClient();
     private static LiveServer server;
     /** Where the demo is that journeys share. */
     private static String demo;
@@ -72,9 +78,28 @@ abstract class Journey {
         browser.choose("[aria-label='Project file or schedule']", file.toString());
     }
 
+    /** Opens the plan of a project file that the server has been given; how a person gives it is a journey of its own. */
     void bringIn(Path file) {
-        choose(file);
+        browser.open(address() + "/projects/" + given(file) + "/plan");
         browser.see("[role='treegrid'][aria-label='Plan']");
+    }
+
+    private static String given(Path file) {
+        try {
+            HttpRequest request = HttpRequest.newBuilder(URI.create(address() + "/api/projects"))
+                    .header("Content-Type", "application/json")
+                    .header("Tychon-Person", "0f".repeat(16))
+                    .POST(HttpRequest.BodyPublishers.ofFile(file))
+                    .build();
+            String answer =
+                    HTTP.send(request, HttpResponse.BodyHandlers.ofString()).body();
+            return answer.replaceAll("(?s).*?\"id\"\\s*:\\s*\"([^\"]+)\".*", "$1");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
     }
 
     /** Opens the demo as it is; for journeys that look and change nothing, which share it and what is known of it. */

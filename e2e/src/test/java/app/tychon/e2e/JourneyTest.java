@@ -25,7 +25,7 @@ class JourneyTest extends Journey {
 
     @Test
     void fromTheDemoToP80AfterAnEdit() {
-        bringIn(DEMO);
+        choose(DEMO);
         browser.read("[data-row='S20']", "Environmental and access permit");
         browser.read("main", "Planned to finish on 10 Jul 2028");
 

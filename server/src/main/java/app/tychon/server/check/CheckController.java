@@ -1,5 +1,6 @@
 package app.tychon.server.check;
 
+import app.tychon.core.analysis.check.CostCheck;
 import app.tychon.core.register.check.RiskCheck;
 import app.tychon.core.schedule.check.PlanCheck;
 import app.tychon.core.uncertainty.check.RangeCheck;
@@ -47,6 +48,13 @@ class CheckController {
     @GetMapping("/risks")
     CheckView checkRisks(@PathVariable UUID id) {
         return CheckView.ofRisks(RiskCheck.of(plans.find(id).network(), worths.of(id)));
+    }
+
+    /** Whether the money is worth simulating. */
+    @GetMapping("/costs")
+    CheckView checkCosts(@PathVariable UUID id) {
+        LoadedPlan plan = plans.find(id);
+        return CheckView.ofCosts(CostCheck.of(plan.network(), plan.schedule()));
     }
 
     @PostMapping("/accept")

@@ -1,5 +1,6 @@
 package app.tychon.server.check;
 
+import app.tychon.core.analysis.check.CostFinding;
 import app.tychon.core.model.Acceptance;
 import app.tychon.core.register.check.RiskFinding;
 import app.tychon.core.schedule.check.Finding;
@@ -44,6 +45,17 @@ record CheckView(List<FindingView> findings) {
     }
 
     static CheckView ofRanges(List<RangeFinding> findings) {
+        return new CheckView(findings.stream()
+                .map(f -> new FindingView(
+                        Acceptance.word(f.fault()),
+                        f.on(),
+                        f.message(),
+                        false,
+                        f.accepted().map(Acceptance::reason).orElse(null)))
+                .toList());
+    }
+
+    static CheckView ofCosts(List<CostFinding> findings) {
         return new CheckView(findings.stream()
                 .map(f -> new FindingView(
                         Acceptance.word(f.fault()),
