@@ -12,6 +12,7 @@ const PlanStage = lazily(() => import("../features/plan/PlanStage"), "PlanStage"
 const UpdateStage = lazily(() => import("../features/update/UpdateStage"), "UpdateStage", MEANWHILE);
 const RangesStage = lazily(() => import("../features/ranges/RangesStage"), "RangesStage", MEANWHILE);
 const RisksStage = lazily(() => import("../features/risks/RisksStage"), "RisksStage", MEANWHILE);
+const CostsStage = lazily(() => import("../features/costs/CostsStage"), "CostsStage", MEANWHILE);
 const DriversStage = lazily(() => import("../features/drivers/DriversStage"), "DriversStage", MEANWHILE);
 const OddsStage = lazily(() => import("../features/odds/OddsStage"), "OddsStage", MEANWHILE);
 
@@ -34,6 +35,7 @@ const router = createBrowserRouter([
           page("update", <UpdateStage />),
           page("ranges", <RangesStage />),
           page("risks", <RisksStage />),
+          page("costs", <CostsStage />),
           page("odds", <OddsStage />),
           page("drivers", <DriversStage />),
         ],

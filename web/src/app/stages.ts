@@ -3,6 +3,7 @@ export const STAGES = [
   { path: "plan", name: "Plan" },
   { path: "ranges", name: "Ranges" },
   { path: "risks", name: "Risks" },
+  { path: "costs", name: "Costs" },
   { path: "odds", name: "Odds" },
   { path: "drivers", name: "Drivers" },
 ] as const;

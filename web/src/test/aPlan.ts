@@ -23,5 +23,10 @@ export function aPlan(activities: readonly string[] = ["A10", "A20"]): PlanView 
     costs: [{ id: "K1", on: "A10", name: "Crane", amount: 1000 }],
     correlations: [],
     evidence: [],
+    resources: [],
+    assignments: [],
+    escalation: [],
+    funding: [],
+    figures: [],
   } as unknown as PlanView;
 }

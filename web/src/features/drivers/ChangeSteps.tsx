@@ -6,14 +6,14 @@ import { formatDay } from "../../shared/format/dates";
 import { formatMoney, formatSigned } from "../../shared/format/numbers";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
-import { Aside } from "./Aside";
+import { Aside } from "../../shared/stage/Aside";
 import { capital, type Goal } from "./goal";
 import type { ViewProps } from "./MovesView";
 import { SizedSteps } from "./SizedSteps";
 import { stepName, stepSaid } from "./staircaseWords";
 import type { StepDrawn } from "./Steps";
 import { usePlanChanges } from "./useDrivers";
-import { ViewHeading } from "./ViewHeading";
+import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 const SIMULATED = "var(--chakra-colors-simulated)";
 const OTHER = "var(--chakra-colors-soft-ink)";

@@ -29,7 +29,7 @@ import type { ViewProps } from "./MovesView";
 import { RowsPicture, SHARE_TICKS, shareX } from "./RowsPicture";
 import { useThings } from "./toThing";
 import { useCriticality } from "./useDrivers";
-import { ViewHeading } from "./ViewHeading";
+import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 /** How often each activity drove, how near it came, and what that is worth: along the plan, or ranked. */
 export function CriticalityView({ plan, run, goal, look }: ViewProps) {

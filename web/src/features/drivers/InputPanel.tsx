@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { PlanView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { formatChance, formatDays, formatSigned } from "../../shared/format/numbers";
-import { Aside } from "./Aside";
+import { Aside } from "../../shared/stage/Aside";
 import type { Look } from "./driversStore";
 import { type Goal, outputKey } from "./goal";
 import { Inside } from "./Inside";

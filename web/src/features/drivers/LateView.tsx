@@ -5,7 +5,7 @@ import { refusalOf } from "../../shared/api/edits";
 import { formatChance, formatWhole } from "../../shared/format/numbers";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
-import { Aside } from "./Aside";
+import { Aside } from "../../shared/stage/Aside";
 import { BeyondField } from "./BeyondField";
 import { type Goal, outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
@@ -16,7 +16,7 @@ import { SharedList } from "./SharedList";
 import { Shares, TwoShares } from "./TwoShares";
 import { useThings } from "./toThing";
 import { useLate, usePaths } from "./useDrivers";
-import { ViewHeading } from "./ViewHeading";
+import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 const MOST_DRAWN = 14;
 /** Paths whose shares differ by more than this are told. */

@@ -17,7 +17,7 @@ import { MovesProgress, MovesTools } from "./MovesTools";
 import { SpindlePicture } from "./SpindlePicture";
 import { useThings } from "./toThing";
 import { isTried, useDrivers, useMoves } from "./useDrivers";
-import { ViewHeading } from "./ViewHeading";
+import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 /** As many rows as a picture can show. */
 const PICTURED = 24;

@@ -7,7 +7,7 @@ import { formatDay } from "../../shared/format/dates";
 import { formatOne } from "../../shared/format/numbers";
 import { useGridStore } from "../../shared/grid/gridStore";
 import { reveal } from "../../shared/planGrid/reveal";
-import { Aside } from "./Aside";
+import { Aside } from "../../shared/stage/Aside";
 import { BeyondField } from "./BeyondField";
 import type { ViewProps } from "./MovesView";
 import { partsSentence, pathSentence } from "./pathWords";

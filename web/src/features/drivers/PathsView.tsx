@@ -14,7 +14,7 @@ import { type River, riverOf } from "./river";
 import { waysOf } from "./ways";
 import { RiverDrawing } from "./RiverDrawing";
 import { usePaths } from "./useDrivers";
-import { ViewHeading } from "./ViewHeading";
+import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 /** Which path drives, how often, and what makes it drive. */
 export function PathsView({ plan, run, goal, look, onFuture }: ViewProps) {

@@ -8,14 +8,14 @@ import { itemsOf } from "../../shared/odds/subject";
 import { fading } from "../../shared/ui/fading";
 import { TextField } from "../../shared/ui/Field";
 import { Notice } from "../../shared/ui/Notice";
-import { Aside } from "./Aside";
+import { Aside } from "../../shared/stage/Aside";
 import { AxisChooser, type AxisItem } from "./AxisChooser";
 import { outputKey } from "./goal";
 import type { ViewProps } from "./MovesView";
 import { axisField, conditional, drawnWords, shapeWords, typedLine } from "./scatter";
 import { ScatterBox } from "./ScatterBox";
 import { useDrivers, useScatter } from "./useDrivers";
-import { ViewHeading } from "./ViewHeading";
+import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 const Button = chakra("button");
 

@@ -13,7 +13,7 @@ import type { ViewProps } from "./MovesView";
 import { PICTURE_ROOM, RowsPicture } from "./RowsPicture";
 import { useThings } from "./toThing";
 import { useSpare } from "./useDrivers";
-import { ViewHeading } from "./ViewHeading";
+import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 type Row = GridRow & SpareRow;
 

@@ -5,7 +5,7 @@ import { refusalOf } from "../../shared/api/edits";
 import { SourcePicker } from "../../shared/odds/SourcePicker";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
-import { Aside } from "./Aside";
+import { Aside } from "../../shared/stage/Aside";
 import { ChangeSteps } from "./ChangeSteps";
 import { LevelField } from "./LevelField";
 import type { ViewProps } from "./MovesView";
@@ -15,7 +15,7 @@ import { stairSentence, stepName } from "./staircaseWords";
 import { drawn, opened, stairTable, tickText } from "./stairSteps";
 import { StepInside } from "./StepInside";
 import { useStaircase, useStep } from "./useDrivers";
-import { ViewHeading } from "./ViewHeading";
+import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 const CAUSES = { value: "", label: "the plan, by cause" };
 

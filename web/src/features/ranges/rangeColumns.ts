@@ -22,7 +22,7 @@ import {
   withPoint,
   withShape,
 } from "../../shared/range/estimates";
-import { gradeColumn } from "./gradeColumn";
+import { gradeColumn } from "../../shared/range/gradeColumn";
 
 /** What of a row can have a range. */
 export function rangedOf(row: Row): Ranged | undefined {

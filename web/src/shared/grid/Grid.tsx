@@ -17,7 +17,7 @@ import type { At, Column, Drawing, GridRow, OwnKeys } from "./types";
 import type { GridEditing } from "./useGridEditing";
 
 /** Lines drawn above and below those in view, so that a scroll shows them at once. */
-const OVERSCAN = 10;
+const OVERSCAN = 6;
 
 interface Props<R extends GridRow, E extends { id: string }> {
   /** The key under which it is kept what is selected, open and in view. */

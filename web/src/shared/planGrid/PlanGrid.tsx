@@ -23,6 +23,8 @@ interface Props {
   sieve?: Sieve;
   /** Whether cost lines are rows of their own. */
   costs?: boolean;
+  /** Whether resources at work are. */
+  crews?: boolean;
   /** What can be done to selected rows beside what every stage offers. */
   onSelection?: (rows: string[]) => ReactNode;
   /** Opens the sheet of the active row, or closes it. */
@@ -37,10 +39,13 @@ const ALT_ARROWS = { ArrowUp: "up", ArrowDown: "down", ArrowLeft: "out", ArrowRi
 
 /** The plan's rows: columns that can be edited on the left, a drawing on the right. */
 export function PlanGrid(props: Props) {
-  const { plan, label, columns, drawing, sieve, costs, onSelection, onSheet, lit } = props;
+  const { plan, label, columns, drawing, sieve, costs, crews, onSelection, onSheet, lit } = props;
   const project = plan.project.id;
   const closed = useGridStore((state) => viewOf(state, project).closed);
-  const all = useMemo(() => visibleRows(plan, closed, { sieve, costs }), [plan, closed, sieve, costs]);
+  const all = useMemo(
+    () => visibleRows(plan, closed, { sieve, costs, crews }),
+    [plan, closed, sieve, costs, crews],
+  );
   const rows = useMemo(
     () => (lit ? all.map((row) => (lit.has(row.id) ? { ...row, lit: true } : row)) : all),
     [all, lit],

@@ -15,6 +15,8 @@ export function cellOf(column: PlanColumn, row: Row): Cell<Row, RowEdit> | undef
       );
     case "cost":
       return bound(column.editCost, row.cost, (cost) => ({ ...row, cost }));
+    case "work":
+      return bound(column.editWork, row.work, (work) => ({ ...row, work }));
   }
 }
 

@@ -2,7 +2,7 @@ import type { ActivityView, BranchView, CostView, RowEdit } from "../api/client"
 import { editedNumber, formatDays, parseNumber } from "../format/numbers";
 import type { Choices, Column, Completion, Typed } from "../grid/types";
 import { cellOf } from "./cells";
-import { type Row, subjectOf } from "./rows";
+import { type Row, subjectOf, type WorkView } from "./rows";
 
 /** What typing into the cell of one kind of row comes to. */
 export type TypedRow<T = ActivityView> = Typed<T, RowEdit>;
@@ -29,6 +29,7 @@ export interface PlanColumn extends Omit<Column<Row, RowEdit>, "cell"> {
   edit?: CellEdit<ActivityView>;
   editBranch?: CellEdit<BranchView>;
   editCost?: CellEdit<CostView>;
+  editWork?: CellEdit<WorkView>;
   /** The part of a new activity that a pasted text gives. */
   editNew?: (text: string) => Partial<RowEdit> | { refusal: string };
 }
@@ -44,7 +45,7 @@ export const codeColumn: PlanColumn = {
   width: 62,
   kept: true,
   soft: true,
-  text: (row) => (row.kind === "branch" ? row.branch.code : row.id),
+  text: (row) => (row.kind === "branch" ? row.branch.code : row.kind === "work" ? row.work.resource : row.id),
   edit: {
     start: (activity) => activity.id,
     typed: (activity, text) => {
@@ -85,6 +86,13 @@ export function nameColumn(width: number): PlanColumn {
       typed: (branch, text) => ({
         edit: { id: branch.id, name: text.trim() },
         after: { ...branch, name: text.trim() },
+      }),
+    },
+    editCost: {
+      start: (cost) => cost.name,
+      typed: (cost, text) => ({
+        edit: { id: cost.id, cost: { name: text.trim() } },
+        after: { ...cost, name: text.trim() },
       }),
     },
     editNew: (text) => ({ name: text }),

@@ -29,8 +29,9 @@ const NOT_THERE: Record<Direction, string> = {
 export function rowActions({ plan, at, editing, edits: send, undo }: Given) {
   const { rows, columns, row, block, selected } = at;
 
-  /** Of those selected, the rows of the outline: cost lines stand where what they are on stands. */
-  const outlined = () => selected().filter((id) => rows.find((one) => one.id === id)?.kind !== "cost");
+  const kindOf = (id: string) => rows.find((one) => one.id === id)?.kind;
+  /** Of those selected, the rows of the outline: money stands where what it is on stands. */
+  const outlined = () => selected().filter((id) => kindOf(id) === "branch" || kindOf(id) === "activity");
 
   const goTo = (result: EditResult | undefined, known: ReadonlySet<string>) => {
     const fresh = result?.order?.find((id) => !known.has(id));
@@ -54,7 +55,8 @@ export function rowActions({ plan, at, editing, edits: send, undo }: Given) {
   };
 
   const remove = async () => {
-    const gone = outlined();
+    // A resource at work goes by emptying its cell.
+    const gone = selected().filter((id) => kindOf(id) !== "work");
     if (gone.length === 0) return;
     const last = rows.findIndex((one) => one.id === gone.at(-1));
     const next = rows[last + 1] ?? rows[rows.findIndex((one) => one.id === gone[0]) - 1];

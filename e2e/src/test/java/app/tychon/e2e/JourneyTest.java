@@ -2,10 +2,7 @@ package app.tychon.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.tychon.core.RandomPlans;
-import app.tychon.exchange.ProjectFileWriter;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -195,31 +192,5 @@ class JourneyTest extends Journey {
                         + " done(scripts().reduce((sum, e) => sum + e.encodedBodySize, 0)))"))
                 .longValue();
         assertThat(script).as("bytes of script, compressed").isBetween(1L, 250_000L);
-    }
-
-    @Test
-    void aPlanOfFiveThousandActivitiesOpensScrollsAndIsSimulated() throws IOException {
-        Path large = folder.resolve("large.tychon.json");
-        try (OutputStream out = Files.newOutputStream(large)) {
-            ProjectFileWriter.write(RandomPlans.oneCalendar(1, 5000), out);
-        }
-        bringIn(large);
-        browser.goTo("Ranges");
-        assertThat(browser.all("[role='treegrid'] [data-row]"))
-                .as("rows in the page at once")
-                .hasSizeLessThan(120);
-        browser.scroll("[role='treegrid']", 60_000);
-        browser.isGone("[data-row='W']");
-        browser.see("[role='treegrid']").sendKeys(Keys.chord(Keys.CONTROL, Keys.HOME));
-        browser.read("[data-row='W']", "All work");
-        browser.goTo("Odds");
-        setRun("1000", "1");
-        browser.press("Record a run");
-        browser.read("[aria-label='Odds by'] option:checked", "1,000 futures");
-        browser.read(READING, "Four futures in five finish by");
-        browser.press("As it may turn out");
-        assertThat(browser.all("[role='treegrid'] [data-mist]"))
-                .as("rows in the page at once")
-                .hasSizeLessThan(120);
     }
 }

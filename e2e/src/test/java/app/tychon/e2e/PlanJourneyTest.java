@@ -245,7 +245,7 @@ class PlanJourneyTest extends Journey {
     }
 
     @Test
-    void tenThousandActivitiesAreOpenedAndEdited() throws IOException {
+    void tenThousandActivitiesAreOpenedScrolledEditedAndSimulated() throws IOException {
         Path large = folder.resolve("large.tychon.json");
         try (OutputStream out = Files.newOutputStream(large)) {
             ProjectFileWriter.write(RandomPlans.oneCalendar(2, 10_000), out);
@@ -269,5 +269,14 @@ class PlanJourneyTest extends Journey {
         new Select(browser.see("select[aria-label='Show rows']")).selectByVisibleText("On the longest path");
         browser.see("[aria-label='Show all rows']").click();
         browser.see("[data-row='" + row + "']");
+        browser.scroll(GRID, 60_000);
+        browser.isGone("[data-row='W']");
+        browser.see(GRID).sendKeys(Keys.chord(Keys.CONTROL, Keys.HOME));
+        browser.read("[data-row='W']", "All work");
+        assertThat(browser.all(GRID + " [data-row]"))
+                .as("rows in the page at once")
+                .hasSizeLessThan(120);
+        browser.goTo("Odds");
+        browser.read("[data-testid='reading']", "Four futures in five finish by");
     }
 }

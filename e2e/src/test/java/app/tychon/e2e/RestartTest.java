@@ -12,10 +12,12 @@ class RestartTest {
             .toAbsolutePath()
             .normalize();
     private static final String READING = "[data-testid='reading']";
+    private static final String SOURCE = "[aria-label='Odds by'] option:checked";
     private static final String IN_WORDS = "[aria-label='In words']";
 
+    /** One run is through when the server stops, another at work. */
     @Test
-    void aRecordedRunSurvivesARestartOfServerAndDatabase(@TempDir Path folder) {
+    void recordedRunsSurviveARestartOfServerAndDatabaseAndWhatWasAtWorkGoesOn(@TempDir Path folder) {
         String stage;
         String reading;
         String run;
@@ -26,50 +28,30 @@ class RestartTest {
             browser.see("[role='treegrid'][aria-label='Plan']");
             browser.goTo("Odds");
             browser.press("Record a run");
-            browser.read("[aria-label='Odds by'] option:checked", "Run 1");
+            browser.read(SOURCE, "Run 1");
             browser.read(IN_WORDS, "By 10,000 futures");
             reading = browser.read(READING, "Four futures in five finish by");
-            run = browser.see("[aria-label='Odds by'] option:checked").getText();
+            run = browser.see(SOURCE).getText();
             stage = browser.address().substring(server.address().length());
+            browser.see("[aria-label^='Settings of the run']").click();
+            browser.enter("input[aria-label='Iterations']", "1000000");
+            browser.type(Keys.ESCAPE);
+            browser.press("Record a run");
+            browser.read("[role='status']", "a second");
         }
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
             browser.open(server.address() + stage);
             browser.read(IN_WORDS, "By 10,000 futures");
             assertThat(browser.read(READING, "Four futures in five finish by")).isEqualTo(reading);
-            assertThat(browser.see("[aria-label='Odds by'] option:checked").getText())
-                    .isEqualTo(run);
-        }
-    }
-
-    @Test
-    void aRunAtWorkWhenTheServerStopsKeepsWhatItHasAndGoesOn(@TempDir Path folder) {
-        String stage;
-        try (LiveServer server = LiveServer.start(folder);
-                Browser browser = new Browser()) {
-            browser.open(server.address());
-            browser.choose("[aria-label='Project file or schedule']", DEMO.toString());
-            browser.see("[role='treegrid'][aria-label='Plan']");
-            browser.goTo("Odds");
-            browser.see("[aria-label^='Settings of the run']").click();
-            browser.enter("input[aria-label='Iterations']", "1000000");
-            browser.type(Keys.ESCAPE);
-            browser.press("Record a run");
-            browser.read("[role='status']", "a second");
-            stage = browser.address().substring(server.address().length());
-        }
-        try (LiveServer server = LiveServer.start(folder);
-                Browser browser = new Browser()) {
-            browser.open(server.address() + stage);
-            browser.read("[aria-label='Odds by'] option:checked", "interrupted");
-            browser.read(READING, "Four futures in five finish by");
-            // It goes on to where it was to end, and can be stopped again.
+            assertThat(browser.see(SOURCE).getText()).isEqualTo(run);
+            // What was at work goes on to where it was to end, and can be stopped again.
             browser.see("[aria-label='Recorded runs']").click();
-            browser.read("[data-run='1']", "interrupted");
+            browser.read("[data-run='2']", "interrupted");
             browser.press("Go on with it");
             browser.read("[data-testid='at-work']", "of 1,000,000 futures");
             browser.press("Stop and keep");
-            browser.read("[aria-label='Odds by'] option:checked", "stopped early");
+            browser.read(SOURCE, "stopped early");
             browser.read(READING, "Four futures in five finish by");
         }
     }

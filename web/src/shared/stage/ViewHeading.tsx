@@ -1,6 +1,6 @@
 import { Box, Flex } from "@chakra-ui/react";
 import type { ComponentProps, ReactNode } from "react";
-import { TakeOutMenu } from "../../shared/charts/TakeOutMenu";
+import { TakeOutMenu } from "../charts/TakeOutMenu";
 
 interface Props extends Omit<ComponentProps<typeof TakeOutMenu>, "title"> {
   /** The answer of the view, in a sentence. */

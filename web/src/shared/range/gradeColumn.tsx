@@ -1,8 +1,8 @@
 import { Box } from "@chakra-ui/react";
-import type { BranchView, GradeView } from "../../shared/api/client";
-import type { CellEdit, PlanColumn, TypedRow } from "../../shared/planGrid/columns";
-import type { Row } from "../../shared/planGrid/rows";
-import { canBeUncertain, inherited, originOf, type Ranged, stepped } from "../../shared/range/estimates";
+import type { BranchView, GradeView } from "../api/client";
+import type { CellEdit, PlanColumn, TypedRow } from "../planGrid/columns";
+import { type Row, subjectOf } from "../planGrid/rows";
+import { canBeUncertain, inherited, originOf, type Ranged, stepped } from "./estimates";
 
 /** The grade of each row: its own in ink, what it inherits paler; + and − step it, Delete takes it back. */
 export function gradeColumn(grades: readonly GradeView[]): PlanColumn {
@@ -45,8 +45,10 @@ export function gradeColumn(grades: readonly GradeView[]): PlanColumn {
       },
     };
   }
+  const gradable = (row: Row) => (row.kind === "work" ? undefined : (subjectOf(row) as Ranged | BranchView));
   const text = (row: Row) => {
-    const one = row.kind === "branch" ? row.branch : row.kind === "activity" ? row.activity : row.cost;
+    const one = gradable(row);
+    if (!one) return "";
     if ("range" in one && !canBeUncertain(one)) return "";
     return "range" in one && one.estimate ? "" : name(one.grade ?? one.inherited);
   };
@@ -58,7 +60,8 @@ export function gradeColumn(grades: readonly GradeView[]): PlanColumn {
     width: 92,
     text,
     render: (row) => {
-      const one = row.kind === "branch" ? row.branch : row.kind === "activity" ? row.activity : row.cost;
+      const one = gradable(row);
+      if (!one) return null;
       if ("range" in one && !canBeUncertain(one)) return null;
       const own = "range" in one && originOf(one) === "own";
       return (
