@@ -30,6 +30,7 @@ describe("what a search finds", () => {
       "Plan",
       "Ranges",
       "Risks",
+      "Costs",
       "Odds",
       "Drivers",
     ]);

@@ -29,7 +29,7 @@ interface Props {
   rows: readonly CauseSum[];
   currency: string;
   level: string;
-  nameOf: (group: string) => string;
+  nameOf: (group: string, whole: boolean) => string;
 }
 
 /** Rows of money, each from nothing to its level, apart by cause; what saves is drawn back under the bar. */
@@ -53,7 +53,7 @@ export function CauseBars({ rows, currency, level, nameOf }: Props) {
         >
           <g fontSize="12">
             {Object.entries(CAUSES).map(([id, { label, colour, opacity }], i) => (
-              <g key={id} transform={`translate(${LABEL + i * 128} 4)`}>
+              <g key={id} transform={`translate(${LABEL + i * 134} 4)`}>
                 <rect width="10" height="10" fill={`var(--chakra-colors-${colour})`} fillOpacity={opacity} />
                 <text x="15" y="10" fill="var(--chakra-colors-soft-ink)">
                   {label}
@@ -62,10 +62,10 @@ export function CauseBars({ rows, currency, level, nameOf }: Props) {
             ))}
           </g>
           {rows.map((row, i) => (
-            <g key={row.group || "none"} transform={`translate(0 ${TOP + i * ROW})`} data-group={row.group}>
+            <g key={`${i} ${row.group}`} transform={`translate(0 ${TOP + i * ROW})`} data-group={row.group}>
               <text y="17" fill="var(--chakra-colors-ink)" fontWeight={i === 0 ? 650 : 400}>
-                {clipped(nameOf(row.group))}
-                <title>{nameOf(row.group)}</title>
+                {clipped(nameOf(row.group, i === 0))}
+                <title>{nameOf(row.group, i === 0)}</title>
               </text>
               <Bar row={row} x={x} currency={currency} />
               <text
@@ -76,7 +76,7 @@ export function CauseBars({ rows, currency, level, nameOf }: Props) {
                 fontWeight={i === 0 ? 650 : 400}
               >
                 {formatMoney(row.at, currency)}
-                <title>{`${level} of ${nameOf(row.group)}; on average ${formatMoney(row.mean, currency)}`}</title>
+                <title>{`${level} of ${nameOf(row.group, i === 0)}; on average ${formatMoney(row.mean, currency)}`}</title>
               </text>
             </g>
           ))}
@@ -91,20 +91,19 @@ const LONGEST = 36;
 const clipped = (text: string) => (text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text);
 
 function Bar({ row, x, currency }: { row: CauseSum; x: (amount: number) => number; currency: string }) {
-  let at = 0;
+  const causes = causesOf(row);
   return (
     <>
-      {causesOf(row).map(({ id, amount }) => {
-        const from = at;
-        at += amount;
+      {causes.map(({ id, amount }, i) => {
+        const from = causes.slice(0, i).reduce((sum, one) => sum + one.amount, 0);
         const { label, colour, opacity } = CAUSES[id];
         const saves = amount < 0;
         return (
           <rect
             key={id}
-            x={Math.min(x(from), x(at))}
+            x={Math.min(x(from), x(from + amount))}
             y={saves ? 22 : 5}
-            width={Math.abs(x(at) - x(from))}
+            width={Math.abs(x(from + amount) - x(from))}
             height={saves ? 4 : 16}
             fill={`var(--chakra-colors-${colour})`}
             fillOpacity={opacity}

@@ -81,7 +81,7 @@ export function CausesView({ plan, run, current, look }: Props) {
             rows={[data.whole, ...data.groups]}
             currency={currency}
             level={level}
-            nameOf={(group) => nameOf(plan, group)}
+            nameOf={(group, whole) => nameOf(plan, group, whole)}
           />
         </Box>
       </Flex>
@@ -106,6 +106,10 @@ export function CausesView({ plan, run, current, look }: Props) {
               </Flex>
             ))}
         </Box>
+        <Box color="softInk">
+          Taken one after the other, in this order; taken away from all the rest, delay makes{" "}
+          {formatMoney(data.with - data.without, currency)}.
+        </Box>
         <Box data-testid="contingency">{contingencySentence(data, currency)}</Box>
         <Box>{dayWorthSentence(data, currency)}</Box>
       </Aside>
@@ -113,8 +117,8 @@ export function CausesView({ plan, run, current, look }: Props) {
   );
 }
 
-function nameOf(plan: PlanView, group: string): string {
-  if (group === "project") return "The project";
+function nameOf(plan: PlanView, group: string, whole = false): string {
+  if (group === "project") return whole ? "All of it" : "On the project itself";
   if (group === "") return "Without a category";
   const branch = plan.branches.find((one) => one.id === group);
   return branch ? `${branch.code} ${branch.name}` : group;
@@ -122,8 +126,8 @@ function nameOf(plan: PlanView, group: string): string {
 
 function tableOf(plan: PlanView, { whole, groups, level }: CostCauses): TakenTable {
   const cell = (value: number) => Math.round(value * 100) / 100;
-  const row = (one: CauseSum) => [
-    nameOf(plan, one.group),
+  const row = (one: CauseSum, i: number) => [
+    nameOf(plan, one.group, i === 0),
     ...[one.planned, one.ranges, one.delay, one.risks, one.actions, one.at, one.mean].map(cell),
   ];
   return {

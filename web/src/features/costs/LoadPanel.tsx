@@ -94,7 +94,7 @@ export function loadSentence(resource: ResourceView, load: ResourceLoad): string
   const worst = load.periods.reduce((one, other) =>
     (other.exceeded ?? 0) > (one.exceeded ?? 0) ? other : one,
   );
-  return `${planned}. More than the ${formatDays(load.limit)} there are is needed in ${shareOfFutures(load.everExceeded)}, most often from ${formatDay(worst.from)} on (${formatChance(worst.exceeded ?? 0)}).`;
+  return `${planned}. More than the ${formatDays(load.limit)} there are is needed in ${shareOfFutures(load.everExceeded).toLowerCase()}, most often from ${formatDay(worst.from)} on (${formatChance(worst.exceeded ?? 0)}).`;
 }
 
 function LoadChart({ load }: { load: ResourceLoad }) {

@@ -1,5 +1,6 @@
 import type { CostView, GradeView, PlanView } from "../../shared/api/client";
 import { editedNumber, formatChance, formatOne } from "../../shared/format/numbers";
+import { crewsOf } from "../../shared/planGrid/crews";
 import { type CellEdit, codeColumn, nameColumn, type PlanColumn } from "../../shared/planGrid/columns";
 import type { Row } from "../../shared/planGrid/rows";
 import { shapeLabel } from "../../shared/range/estimates";
@@ -62,18 +63,14 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
   const isUnderWay =
     plan.project.dataDate !== undefined || plan.costs.some((cost) => cost.spent !== undefined);
   const categories = categoriesOf(plan);
-  const crews = new Map<string, string>();
-  for (const one of plan.assignments) {
-    const said = one.units === 1 ? one.resource : `${one.resource} ${editedNumber(one.units, "en")}`;
-    crews.set(one.activity, crews.has(one.activity) ? `${crews.get(one.activity)}; ${said}` : said);
-  }
+  const crews = crewsOf(plan);
   const all: PlanColumn[] = [
     codeColumn,
-    { ...nameColumn(230), title: "Activity, cost, crew" },
+    { ...nameColumn(260), title: "Activity, cost, crew" },
     {
       id: "planned",
       title: "Planned",
-      word: "plannedCost",
+      word: "planned cost",
       hint: "What it costs as planned now. Type an amount as 84,000, 84k or 1.2m.",
       width: 66,
       align: "right",
@@ -83,7 +80,7 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
     {
       id: "due",
       title: "Due anyway",
-      word: "dueAnyway",
+      word: "due anyway",
       hint: "The share of the amount that is due however long it takes; the rest grows with time.",
       width: 78,
       align: "right",
@@ -96,7 +93,7 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
     {
       id: "perDay",
       title: "Per day",
-      word: "dayRate",
+      word: "day rate",
       hint: "What the part that grows with time comes to a working day. Typing a rate changes the amount; what is due anyway stays.",
       width: 60,
       align: "right",
@@ -115,23 +112,59 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
       editCost: costCell("paid", (cost) => cost.paid),
     },
     {
-      id: "category",
-      title: "Category",
-      word: "costCategory",
-      hint: "Where it belongs in the project's own cost breakdown; levels are parted by a slash, as in Optics/Mirror.",
-      width: 96,
-      text: (row) =>
-        row.kind === "work"
-          ? (plan.resources.find((one) => one.id === row.work.resource)?.category ?? "")
-          : (line(row)?.category ?? ""),
-      editCost: {
-        ...emptied("category", (cost) => cost.category),
-        complete: (text) =>
-          categories
-            .filter((one) => one.toLowerCase().includes(text.trim().toLowerCase()))
-            .map((one) => ({ value: one, label: one })),
+      id: "range",
+      title: "Range",
+      word: "shape",
+      hint: "How uncertain the amount is; the sheet (Alt Enter) changes it, as Ranges does.",
+      width: 118,
+      soft: true,
+      text: (row) => {
+        const cost = line(row);
+        return cost ? rangeText(cost, plan.grades) : "";
       },
     },
+    simulated("p50", "P50", "In half of all futures it costs no more", (one) => one.simulated?.p50),
+    simulated(
+      "at",
+      `P${formatOne(level).replace(/[.,]0$/, "")}`,
+      "At the project's level of confidence",
+      (one) => one.simulated?.at,
+    ),
+    ...(isUnderWay
+      ? [
+          {
+            id: "spent",
+            title: "Spent",
+            word: "spent",
+            hint: "Paid up to the data date; certain from then on.",
+            width: 58,
+            align: "right" as const,
+            text: (row: Row) => cellMoney(of(row)?.spent),
+            editCost: emptied("spent", (cost) => number(cost.spent)),
+          },
+          {
+            id: "toGo",
+            title: "To go",
+            word: "to go",
+            hint: "Still to be paid as planned now; unless it is typed, what of the planned amount is not spent.",
+            width: 58,
+            align: "right" as const,
+            text: (row: Row) => cellMoney(of(row)?.toGo),
+            editCost: emptied("toGo", (cost) => number(cost.toGo)),
+          },
+        ]
+      : [
+          {
+            id: "spent",
+            title: "Spent",
+            word: "spent",
+            hint: "Paid up to the data date; certain from then on.",
+            width: 52,
+            align: "right" as const,
+            text: (row: Row) => cellMoney(of(row)?.spent),
+            editCost: emptied("spent", (cost) => number(cost.spent)),
+          },
+        ]),
     {
       id: "crew",
       title: "Crew",
@@ -155,60 +188,24 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
       },
     },
     {
-      id: "range",
-      title: "Range",
-      word: "shape",
-      hint: "How uncertain the amount is; the sheet (Alt Enter) changes it, as Ranges does.",
-      width: 118,
-      soft: true,
-      text: (row) => {
-        const cost = line(row);
-        return cost ? rangeText(cost, plan.grades) : "";
+      id: "category",
+      title: "Category",
+      word: "cost category",
+      hint: "Where it belongs in the project's own cost breakdown; levels are parted by a slash, as in Optics/Mirror.",
+      width: 96,
+      text: (row) =>
+        row.kind === "work"
+          ? (plan.resources.find((one) => one.id === row.work.resource)?.category ?? "")
+          : (line(row)?.category ?? ""),
+      editCost: {
+        ...emptied("category", (cost) => cost.category),
+        complete: (text) =>
+          categories
+            .filter((one) => one.toLowerCase().includes(text.trim().toLowerCase()))
+            .map((one) => ({ value: one, label: one })),
       },
     },
-    ...(isUnderWay
-      ? [
-          {
-            id: "spent",
-            title: "Spent",
-            word: "spent",
-            hint: "Paid up to the data date; certain from then on.",
-            width: 58,
-            align: "right" as const,
-            text: (row: Row) => cellMoney(of(row)?.spent),
-            editCost: emptied("spent", (cost) => number(cost.spent)),
-          },
-          {
-            id: "toGo",
-            title: "To go",
-            word: "toGo",
-            hint: "Still to be paid as planned now; unless it is typed, what of the planned amount is not spent.",
-            width: 58,
-            align: "right" as const,
-            text: (row: Row) => cellMoney(of(row)?.toGo),
-            editCost: emptied("toGo", (cost) => number(cost.toGo)),
-          },
-        ]
-      : [
-          {
-            id: "spent",
-            title: "Spent",
-            word: "spent",
-            hint: "Paid up to the data date; certain from then on.",
-            width: 52,
-            align: "right" as const,
-            text: (row: Row) => cellMoney(of(row)?.spent),
-            editCost: emptied("spent", (cost) => number(cost.spent)),
-          },
-        ]),
     simulated("mean", "Mean", "On average over all futures", (one) => one.simulated?.mean),
-    simulated("p50", "P50", "In half of all futures it costs no more", (one) => one.simulated?.p50),
-    simulated(
-      "at",
-      `P${formatOne(level).replace(/[.,]0$/, "")}`,
-      "At the project's level of confidence",
-      (one) => one.simulated?.at,
-    ),
   ];
   return narrow ? all.filter((column) => !GIVES_WAY.has(column.id)) : all;
 }

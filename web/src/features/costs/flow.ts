@@ -38,7 +38,7 @@ export function flowSentence(flow: CashFlow, period: Period, currency: string): 
     period,
   );
   const short = funding.short50 === undefined ? "" : `, by ${money(funding.short50)} in half of those`;
-  return `Money runs ahead of the funding in ${shareOfFutures(breaks)}, most often first in ${when}${short}.`;
+  return `Money runs ahead of the funding in ${shareOfFutures(breaks).toLowerCase()}, most often first in ${when}${short}.`;
 }
 
 /** What of a period is funded, and the chance to stay within at its tightest; nothing where nothing is funded. */

@@ -2,7 +2,13 @@ import { Box, chakra } from "@chakra-ui/react";
 import { PanelBottom, PanelRight } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
-import { useRegister, useRiskCheck, useRiskEdits, useRiskEffects } from "../../shared/api/risks";
+import {
+  previewRegister,
+  useRegister,
+  useRiskCheck,
+  useRiskEdits,
+  useRiskEffects,
+} from "../../shared/api/risks";
 import { formatWhole } from "../../shared/format/numbers";
 import { isShown, useColumnChoice } from "../../shared/grid/columnChoice";
 import { ColumnMenu } from "../../shared/grid/ColumnMenu";
@@ -29,7 +35,7 @@ const CheckPanel = lazily(() => import("../../shared/check/CheckPanel"), "CheckP
 const LossesView = lazily(() => import("./LossesView"), "LossesView");
 const ExposureView = lazily(() => import("./ExposureView"), "ExposureView");
 const MatrixView = lazily(() => import("./MatrixView"), "MatrixView");
-const RegisterFileDialog = lazily(() => import("./RegisterFileDialog"), "RegisterFileDialog");
+const TableFileDialog = lazily(() => import("../../shared/files/TableFileDialog"), "TableFileDialog");
 const SchemeDialog = lazily(() => import("./SchemeDialog"), "SchemeDialog");
 const RiskSheet = lazily(() => import("./RiskSheet"), "RiskSheet");
 const Select = chakra("select");
@@ -132,7 +138,14 @@ export function RisksStage() {
             />
           )}
           {dialog === "file" && (
-            <RegisterFileDialog plan={plan} edits={edits} onClose={() => setDialog(undefined)} />
+            <TableFileDialog
+              title="A register from a table"
+              intro="A spreadsheet or a text table with a row a risk. Columns are known by their headers (Code, Title, Chance, Effect on time, Owner …), or by what stands in them. Risks are known by code, or by title. What you take out comes in again unchanged."
+              many="risks"
+              preview={(table, mended) => previewRegister(plan.project.id, table, mended)}
+              takeOver={edits.table}
+              onClose={() => setDialog(undefined)}
+            />
           )}
         </>
       }

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
-import type { RegisterPreview, RiskMoves } from "../../shared/api/client";
+import type { TablePreview, RiskMoves } from "../../shared/api/client";
 import { aPlan } from "../../test/aPlan";
 import { A_RESPONSE, aRisk } from "../../test/aRisk";
 import { categoryName, shareWords } from "./lossWords";
 import { registerColumns } from "./registerColumns";
-import { countsOf, keyOf, mendedLines } from "./registerFile";
+import { countsOf, keyOf, mendedLines } from "../../shared/files/tableFile";
 import { pasted } from "./registerPaste";
 import { worthSentence } from "./responseWords";
 import { sentenceOf, strategiesOf } from "./riskWords";
@@ -73,7 +73,7 @@ describe("lines pasted onto the register", () => {
 describe("a register out of a table", () => {
   const preview = {
     rows: [{ what: "new" }, { what: "changed" }, { what: "changed" }, { what: "same" }],
-  } as RegisterPreview;
+  } as TablePreview;
 
   it("is counted by what it changes", () => {
     expect(countsOf(preview)).toEqual({ fresh: 1, changed: 2, same: 1 });

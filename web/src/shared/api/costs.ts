@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import {
   answer,
+  asForm,
   type EscalationWords,
   type FundingWords,
   type HireWords,
@@ -78,6 +79,15 @@ export function useCostCheck(project: string, revision: number) {
   });
 }
 
+/** What cost lines, resources or funding out of a table would change. */
+export const previewMoney = (project: string, file: Blob, mended: string) =>
+  answer(
+    http.POST("/api/projects/{id}/costs/file/preview", {
+      params: { path: { id: project }, query: { mended } },
+      ...asForm(file),
+    }),
+  );
+
 /** The ways to change money beside cost lines, which are rows. */
 export function useCostEdits(project: string) {
   const edit = useEdit(project);
@@ -92,6 +102,15 @@ export function useCostEdits(project: string) {
         edit((seen) => http.PUT("/api/projects/{id}/escalation", { ...seen, body })),
       funding: (body: FundingWords[]) =>
         edit((seen) => http.PUT("/api/projects/{id}/funding", { ...seen, body })),
+      /** Cost lines, resources or funding out of a table, with some cells typed anew. */
+      table: (file: Blob, mended: string, removeGone: boolean) =>
+        edit((seen) =>
+          http.POST("/api/projects/{id}/costs/file", {
+            ...seen,
+            params: { ...seen.params, query: { mended, removeGone } },
+            ...asForm(file),
+          }),
+        ),
     }),
     [edit],
   );

@@ -580,6 +580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/costs/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOverMoney"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/costs/file/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewMoney"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/check/fix": {
         parameters: {
             query?: never;
@@ -1556,6 +1588,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/resources.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadResourcesXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/resources.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadResourcesCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/ranges.xlsx": {
         parameters: {
             query?: never;
@@ -1636,6 +1700,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/funding.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadFundingXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/funding.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadFundingCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/file": {
         parameters: {
             query?: never;
@@ -1660,6 +1756,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["listEdits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/costs.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadCostsXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/costs.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["downloadCostsCsv"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2084,6 +2212,11 @@ export interface components {
             at: number;
             /** Format: double */
             mean: number;
+        };
+        CellChange: {
+            field: string;
+            before: string;
+            after: string;
         };
         CellProblem: {
             /** Format: int32 */
@@ -2590,7 +2723,7 @@ export interface components {
             /** Format: double */
             amount?: number;
         };
-        GoneRisk: {
+        GoneRow: {
             id: string;
             title: string;
         };
@@ -3183,13 +3316,13 @@ export interface components {
             header: string;
             meaning: string;
         };
-        ReadRisk: {
+        ReadRow: {
             /** Format: int32 */
             row: number;
             id: string;
             title: string;
             what?: string;
-            fields: components["schemas"]["FieldChange"][];
+            fields: components["schemas"]["CellChange"][];
         };
         ReadingDouble: {
             /** Format: double */
@@ -3231,12 +3364,6 @@ export interface components {
             /** Format: date */
             to?: string;
             count?: components["schemas"]["EstimateWords"];
-        };
-        RegisterPreview: {
-            columns: components["schemas"]["ReadColumn"][];
-            rows: components["schemas"]["ReadRisk"][];
-            gone: components["schemas"]["GoneRisk"][];
-            problems: components["schemas"]["BadCell"][];
         };
         RegisterView: {
             /** Format: int64 */
@@ -3282,6 +3409,7 @@ export interface components {
             per?: string;
             limit?: string;
             category?: string;
+            work?: string;
         };
         ResponseView: {
             /** Format: double */
@@ -3735,6 +3863,12 @@ export interface components {
             kind: string;
             /** Format: int32 */
             times: number;
+        };
+        TablePreview: {
+            columns: components["schemas"]["ReadColumn"][];
+            rows: components["schemas"]["ReadRow"][];
+            gone: components["schemas"]["GoneRow"][];
+            problems: components["schemas"]["BadCell"][];
         };
         TableWords: {
             title: string;
@@ -4542,7 +4676,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RegisterPreview"];
+                    "*/*": components["schemas"]["TablePreview"];
                 };
             };
         };
@@ -4777,6 +4911,69 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    takeOverMoney: {
+        parameters: {
+            query?: {
+                mended?: string;
+                removeGone?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    previewMoney: {
+        parameters: {
+            query?: {
+                mended?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TablePreview"];
                 };
             };
         };
@@ -6403,6 +6600,50 @@ export interface operations {
             };
         };
     };
+    downloadResourcesXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    downloadResourcesCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     downloadRangesXlsx: {
         parameters: {
             query?: never;
@@ -6513,6 +6754,50 @@ export interface operations {
             };
         };
     };
+    downloadFundingXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    downloadFundingCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     downloadProject: {
         parameters: {
             query?: never;
@@ -6553,6 +6838,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditView"][];
+                };
+            };
+        };
+    };
+    downloadCostsXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    downloadCostsCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };

@@ -86,7 +86,7 @@ export function visibleRows(
   const costsOn = (id: string, depth: number): Row[] =>
     (lines.get(id) ?? []).map((cost) => ({ kind: "cost", id: cost.id, depth, soft: true, cost }));
   const works = grouped(crews ? plan.assignments : [], (one) => one.activity);
-  const names = new Map(plan.resources.map((one) => [one.id, one.name]));
+  const names = new Map(crews ? plan.resources.map((one) => [one.id, one.name]) : []);
   const worksOn = (id: string, depth: number): Row[] =>
     (works.get(id) ?? []).map((one) => {
       const key = workId(one.activity, one.resource);

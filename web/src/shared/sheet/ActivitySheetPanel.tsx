@@ -4,6 +4,7 @@ import type { ActivityView, PlanView } from "../api/client";
 import { formatDay } from "../format/dates";
 import { formatDays } from "../format/numbers";
 import { openedDuration, typedDuration } from "../planGrid/columns";
+import { crewsOf } from "../planGrid/crews";
 import { useGridStore } from "../grid/gridStore";
 import { canBeUncertain } from "../range/estimates";
 import { RangeEditor } from "../range/RangeEditor";
@@ -102,9 +103,17 @@ export function ActivitySheetPanel({ plan, activity, rangeFirst, onClose }: Prop
         <ProgressFields plan={plan} activity={activity} />
       </SheetPart>
       <RisksPart plan={plan} activity={activity} />
-      {sheet.data && sheet.data.costs.length > 0 && (
-        <SheetPart title="Money that stands on it">{sheet.data.costs.join(", ")}.</SheetPart>
-      )}
+      <SheetPart title="Money that stands on it">
+        {sheet.data && sheet.data.costs.length > 0 && <Box mb="2">{sheet.data.costs.join(", ")}.</Box>}
+        {activity.kind === "task" && (
+          <TextField
+            label="Crew"
+            hint="Resources at work, such as crew 0.5; optics 2; emptied, nobody is"
+            value={crewsOf(plan).get(activity.id) ?? ""}
+            onHandIn={(crew) => handIn({ crew })}
+          />
+        )}
+      </SheetPart>
       <SheetPart title="Notes">
         <TextField
           label="Notes"

@@ -27,7 +27,8 @@ export function RowSheet({ plan, rangeFirst }: Props) {
       />
     );
   const cost = plan.costs.find((one) => one.id === selected);
-  if (cost) return <CostSheetPanel key={cost.id} plan={plan} cost={cost} onClose={close} />;
+  if (cost)
+    return <CostSheetPanel key={cost.id} plan={plan} cost={cost} rangeFirst={rangeFirst} onClose={close} />;
   const branch = plan.branches.find((one) => one.id === selected) ?? plan.branches[0];
   return branch ? <BranchSheetPanel key={branch.id} plan={plan} branch={branch} onClose={close} /> : null;
 }

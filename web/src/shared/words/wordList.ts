@@ -25,6 +25,13 @@ export const GLOSSARY: readonly Word[] = [
     see: ["branch", "milestone", "hammock"],
   },
   {
+    id: "assignment",
+    term: "Assignment",
+    also: ["crew"],
+    means: "A resource at work on an activity, with how many units of it: crew 0.5 is half of a crew's time.",
+    see: ["resource", "rate"],
+  },
+  {
     id: "branch",
     term: "Branch",
     also: ["work breakdown", "WBS"],
@@ -42,6 +49,13 @@ export const GLOSSARY: readonly Word[] = [
     term: "Calendar",
     means:
       "When work is done: the shifts of each day of the week, and exceptions such as holidays. Every activity has one; a day of its duration is a day of its calendar.",
+  },
+  {
+    id: "cash flow",
+    term: "Cash flow",
+    means:
+      "Money by the week, month or quarter in which it falls due. Its percentiles are of each period by itself: the P80 of June and the P80 of July are seldom of one future.",
+    see: ["funding", "instalment"],
   },
   {
     id: "chance",
@@ -78,6 +92,14 @@ export const GLOSSARY: readonly Word[] = [
     see: ["range"],
   },
   {
+    id: "cost category",
+    term: "Cost category",
+    also: ["cost breakdown"],
+    means:
+      "Where money belongs in the project's own cost breakdown; levels are parted by a slash, as in Optics/Mirror. Prices may rise by category, and cash flow is shown by it.",
+    see: ["escalation"],
+  },
+  {
     id: "criticality",
     term: "Drives",
     also: ["criticality"],
@@ -98,12 +120,36 @@ export const GLOSSARY: readonly Word[] = [
     means: "Up to here progress is known. Nothing that is not done yet can happen before it.",
   },
   {
+    id: "day rate",
+    term: "Day rate",
+    also: ["per day"],
+    means:
+      "What the part of a cost line that grows with time comes to a working day, as planned. Each day that the work takes longer costs so much more.",
+    see: ["due anyway"],
+  },
+  {
     id: "driving path",
     term: "Driving path",
     also: ["path"],
     means:
       "The chain of work that decided when a future ended, each link of which held the next one up. Every future has one, and they are counted.",
     see: ["criticality", "longest path"],
+  },
+  {
+    id: "due anyway",
+    term: "Due anyway",
+    also: ["fixed share"],
+    means:
+      "The share of an amount that is due however long the work takes; the rest grows with its duration.",
+    see: ["day rate"],
+  },
+  {
+    id: "escalation",
+    term: "Escalation",
+    also: ["rising prices"],
+    means:
+      "By how much prices of a category rise a year from the project's start on. Later work then costs more in the same future; without an entry prices stay as they are.",
+    see: ["cost category"],
   },
   {
     id: "exposure",
@@ -134,6 +180,13 @@ export const GLOSSARY: readonly Word[] = [
     see: ["total float"],
   },
   {
+    id: "funding",
+    term: "Funding",
+    means:
+      "Money that becomes available from a day on; each step adds to what there is. A future breaks it where more has been spent than is available by then.",
+    see: ["cash flow"],
+  },
+  {
     id: "future",
     term: "Future",
     also: ["iteration"],
@@ -162,6 +215,13 @@ export const GLOSSARY: readonly Word[] = [
     means: "An activity without work of its own that lasts from its first predecessor to its last successor.",
   },
   {
+    id: "hire",
+    term: "Hire",
+    means:
+      "Something that is paid for as long as it stands, such as a crane: a hammock from a first to a last row, and a cost line of which a part is due anyway and the rest for each working day.",
+    see: ["hammock", "day rate"],
+  },
+  {
     id: "horizon",
     term: "Horizon",
     means:
@@ -175,6 +235,14 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "A way of drawing that takes every five-hundredth of a range once in 500 futures, so that percentiles settle with fewer futures than by plain drawing. Both come to the same.",
     see: ["future", "seed"],
+  },
+  {
+    id: "instalment",
+    term: "Instalment",
+    also: ["payment"],
+    means:
+      "A share of a cost line that falls due at once: on a day, or when a row begins or ends, in every future by its own dates.",
+    see: ["cash flow"],
   },
   {
     id: "lag",
@@ -268,6 +336,13 @@ export const GLOSSARY: readonly Word[] = [
     see: ["horizon"],
   },
   {
+    id: "planned cost",
+    term: "Planned cost",
+    means:
+      "What something costs without uncertainty, at the durations, dates and prices to be expected now; what is spent is in it.",
+    see: ["spent", "to go"],
+  },
+  {
     id: "predecessor",
     term: "Predecessor",
     also: ["link", "FS", "SS", "FF", "SF"],
@@ -300,12 +375,25 @@ export const GLOSSARY: readonly Word[] = [
     see: ["swing"],
   },
   {
+    id: "rate",
+    term: "Rate",
+    means: "What a resource costs an hour, a day or a unit; another may hold from a day on.",
+    see: ["resource"],
+  },
+  {
     id: "removal",
     term: "Removal",
     also: ["held at plan"],
     means:
       "How far a percentile moves when one estimate is held at its planned value, or one risk does not strike, all else drawn the same.",
     see: ["percentile", "swing"],
+  },
+  {
+    id: "resource",
+    term: "Resource",
+    means:
+      "People, plant or material with a price. Cost follows the working time that an activity really takes; where there is a limit, Costs says how often more is needed at once.",
+    see: ["assignment", "rate"],
   },
   {
     id: "response",
@@ -391,6 +479,14 @@ export const GLOSSARY: readonly Word[] = [
     see: ["share of variance"],
   },
   {
+    id: "spent",
+    term: "Spent",
+    also: ["actual cost"],
+    means:
+      "What has been paid of a cost line up to the data date. It is certain; what is still to go is simulated.",
+    see: ["to go", "data date"],
+  },
+  {
     id: "staircase",
     term: "Staircase",
     also: ["from plan to P80"],
@@ -419,6 +515,14 @@ export const GLOSSARY: readonly Word[] = [
     term: "Target",
     means: "The date whose chance matters: what has been promised, or will be.",
     see: ["budget", "chance"],
+  },
+  {
+    id: "to go",
+    term: "To go",
+    also: ["cost to go"],
+    means:
+      "What is still to be paid of a cost line as planned now. Unless it is said, it is what of the planned amount is not spent; it grows with what remains of the work.",
+    see: ["spent"],
   },
   {
     id: "total float",

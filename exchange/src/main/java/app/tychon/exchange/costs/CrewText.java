@@ -74,4 +74,30 @@ public final class CrewText {
                 .map(one -> one.units() == 1 ? one.resource() : one.resource() + " " + Numbers.text(one.units()))
                 .collect(Collectors.joining("; "));
     }
+
+    /** The activities on which a resource works, as people write them: {@code I10; I20 0.5}. */
+    public static String places(List<Assignment> all) {
+        return all.stream()
+                .map(one -> one.units() == 1 ? one.activity() : one.activity() + " " + Numbers.text(one.units()))
+                .collect(Collectors.joining("; "));
+    }
+
+    /** @throws IllegalArgumentException with the reason, where a part names no activity or no amount */
+    public static List<Assignment> readPlaces(String text, String resource, Plan plan) {
+        List<Assignment> all = new ArrayList<>();
+        for (String part : text.split(";")) {
+            if (!part.isBlank()) {
+                String[] said = part.strip().split("\\s+(?=[\\d.,]+$)", 2);
+                String activity = plan.activities().stream()
+                        .filter(one ->
+                                one.id().equalsIgnoreCase(said[0]) || one.name().equalsIgnoreCase(said[0]))
+                        .map(one -> one.id())
+                        .findFirst()
+                        .orElseThrow(() -> new IllegalArgumentException("there is no activity \"" + said[0] + "\""));
+                double units = said.length < 2 ? 1 : Double.parseDouble(said[1].replace(',', '.'));
+                all.add(new Assignment(activity, resource, units));
+            }
+        }
+        return all;
+    }
 }

@@ -1,10 +1,12 @@
 package app.tychon.server.costs;
 
+import app.tychon.core.model.Assignment;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Resource;
 import app.tychon.exchange.JsonCursor;
+import app.tychon.exchange.costs.CrewText;
 import app.tychon.exchange.costs.RateText;
 import app.tychon.server.edits.Edit;
 import app.tychon.server.rows.RowPointer;
@@ -22,7 +24,7 @@ import java.util.function.Function;
 
 /** Resources changed field by field, and new ones. @see ResourceWords */
 final class ResourceEdits implements Edit {
-    private static final Set<String> FIELDS = Set.of("id", "add", "name", "rate", "per", "limit", "category");
+    private static final Set<String> FIELDS = Set.of("id", "add", "name", "rate", "per", "limit", "category", "work");
 
     private final List<JsonNode> edits = new ArrayList<>();
     private final List<String> about = new ArrayList<>();
@@ -35,6 +37,7 @@ final class ResourceEdits implements Edit {
     public Outcome apply(Plan plan) {
         Map<String, Resource> all = new LinkedHashMap<>();
         plan.resources().forEach(one -> all.put(one.id(), one));
+        List<Assignment> works = new ArrayList<>(plan.assignments());
         List<Problem> problems = new ArrayList<>();
         about.clear();
         int added = 0;
@@ -57,12 +60,30 @@ final class ResourceEdits implements Edit {
             }
             Resource one = isNew ? new Resource(id, "New resource", 0, Resource.Per.DAY) : all.get(id);
             all.put(id, edited(one, at, plan.project().currency()));
+            work(id, at, plan, works);
         }
         if (!problems.isEmpty()) {
             throw new InvalidPlanException(problems);
         }
         String what = about.size() == 1 ? "Resource " + about.get(0) : about.size() + " resources";
-        return new Outcome(plan.withResources(List.copyOf(all.values())), what + (added > 0 ? " added" : ""));
+        Plan after = plan.edit()
+                .resources(List.copyOf(all.values()))
+                .assignments(works)
+                .done();
+        return new Outcome(after, what + (added > 0 ? " added" : ""));
+    }
+
+    /** All the work of a resource, in place of what it was. */
+    private static void work(String id, JsonCursor at, Plan plan, List<Assignment> works) {
+        Optional<String> text = at.optional("work", JsonCursor::text);
+        try {
+            text.map(said -> CrewText.readPlaces(said, id, plan)).ifPresent(own -> {
+                works.removeIf(one -> one.resource().equals(id));
+                works.addAll(own);
+            });
+        } catch (IllegalArgumentException e) {
+            at.get("work").problem(e.getMessage());
+        }
     }
 
     /** The first word of a name, or the next free one after it. */

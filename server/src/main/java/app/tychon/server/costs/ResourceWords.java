@@ -11,6 +11,7 @@ import jakarta.annotation.Nullable;
  * @param rate  1950, 1.95k; with others from a day on: 1950; 2050 from 2028-01-01
  * @param per   hour, day or unit
  * @param limit most units at a time; empty for as many as are wanted
+ * @param work  all activities on which it works, such as I10; I20 0.5
  */
 record ResourceWords(
         String id,
@@ -19,4 +20,5 @@ record ResourceWords(
         @Nullable String rate,
         @Nullable String per,
         @Nullable String limit,
-        @Nullable String category) {}
+        @Nullable String category,
+        @Nullable String work) {}

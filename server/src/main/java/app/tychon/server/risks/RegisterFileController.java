@@ -11,6 +11,7 @@ import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.web.Download;
 import app.tychon.server.web.MendedCells;
+import app.tychon.server.web.TablePreview;
 import app.tychon.server.web.Uploads;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -57,7 +58,7 @@ class RegisterFileController {
 
     /** What a register would change. */
     @PostMapping(path = "/risks/file/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    RegisterPreview previewRegister(
+    TablePreview previewRegister(
             @PathVariable UUID id, @RequestPart MultipartFile file, @RequestParam(defaultValue = "") String mended)
             throws IOException {
         return RegisterPreview.of(plans.find(id).plan(), table(file, mended));

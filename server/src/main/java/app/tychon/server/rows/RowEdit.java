@@ -69,9 +69,10 @@ public record RowEdit(
     }
 
     /** The money of a cost line. @param add whether it is a new one */
-    public static RowEdit cost(String id, boolean add, JsonNode cost, @Nullable JsonNode grade) {
+    public static RowEdit cost(
+            String id, boolean add, JsonNode cost, @Nullable JsonNode grade, @Nullable JsonNode estimate) {
         return new RowEdit(
-                id, add, null, null, null, null, null, null, null, null, null, null, null, null, grade, null, null,
+                id, add, null, null, null, null, null, null, null, null, null, null, null, null, grade, null, estimate,
                 null, null, null, null, cost);
     }
 

@@ -1,6 +1,6 @@
-import type { RegisterPreview } from "../../shared/api/client";
+import type { TablePreview } from "../api/client";
 
-type BadCell = RegisterPreview["problems"][number];
+type BadCell = TablePreview["problems"][number];
 
 /** What a cell of a table is known by. */
 export const keyOf = ({ row, column }: Pick<BadCell, "row" | "column">) => `${row}:${column}`;
@@ -9,8 +9,8 @@ export const keyOf = ({ row, column }: Pick<BadCell, "row" | "column">) => `${ro
 export const mendedLines = (cells: ReadonlyMap<string, string>) =>
   [...cells].map(([key, text]) => `${key}:${text.replace(/\s*\n\s*/g, " ")}`).join("\n");
 
-/** How many risks are new, changed and as they are. */
-export function countsOf({ rows }: RegisterPreview) {
+/** How many rows are new, changed and as they are. */
+export function countsOf({ rows }: TablePreview) {
   const count = (what: string) => rows.filter((row) => row.what === what).length;
   return { fresh: count("new"), changed: count("changed"), same: count("same") };
 }

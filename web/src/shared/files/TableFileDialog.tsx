@@ -1,13 +1,12 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
-import { useState } from "react";
-import type { PlanView, RegisterPreview } from "../../shared/api/client";
-import { refusalOf } from "../../shared/api/edits";
-import { previewRegister, type RiskEdits } from "../../shared/api/risks";
-import { formatWhole } from "../../shared/format/numbers";
-import { notify } from "../../shared/ui/notify";
-import { Refusal } from "../../shared/ui/Refusal";
-import { WideDialog } from "../../shared/ui/WideDialog";
-import { countsOf, keyOf, mendedLines } from "./registerFile";
+import { type ReactNode, useState } from "react";
+import type { TablePreview } from "../api/client";
+import { refusalOf } from "../api/edits";
+import { formatWhole } from "../format/numbers";
+import { notify } from "../ui/notify";
+import { Refusal } from "../ui/Refusal";
+import { WideDialog } from "../ui/WideDialog";
+import { countsOf, keyOf, mendedLines } from "./tableFile";
 
 const Input = chakra("input");
 const Area = chakra("textarea");
@@ -15,16 +14,21 @@ const FIELD = { bg: "ground", borderWidth: "1px", borderColor: "line", px: "2", 
 const SHOWN = 300;
 
 interface Props {
-  plan: PlanView;
-  edits: RiskEdits;
+  title: string;
+  /** What may stand in the table, and how its rows are known. */
+  intro: ReactNode;
+  /** What its rows are called together. */
+  many: string;
+  preview: (table: Blob, mended: string) => Promise<TablePreview>;
+  takeOver: (table: Blob, mended: string, removeGone: boolean) => Promise<unknown>;
   onClose: () => void;
 }
 
-/** A register out of a table: looked over, corrected cell by cell, then taken over as one edit. */
-export function RegisterFileDialog({ plan, edits, onClose }: Props) {
+/** Rows out of a table: looked over, corrected cell by cell, then taken over as one edit. */
+export function TableFileDialog({ title, intro, many, preview: look, takeOver: take, onClose }: Props) {
   const [file, setFile] = useState<Blob>();
   const [mended, setMended] = useState<ReadonlyMap<string, string>>(new Map());
-  const [preview, setPreview] = useState<RegisterPreview>();
+  const [preview, setPreview] = useState<TablePreview>();
   const [removeGone, setRemoveGone] = useState(false);
   const [refusal, setRefusal] = useState<string>();
   const read = async (table: Blob | undefined, cells: ReadonlyMap<string, string>) => {
@@ -33,7 +37,7 @@ export function RegisterFileDialog({ plan, edits, onClose }: Props) {
     setRefusal(undefined);
     if (!table) return setPreview(undefined);
     try {
-      setPreview(await previewRegister(plan.project.id, table, mendedLines(cells)));
+      setPreview(await look(table, mendedLines(cells)));
     } catch (error) {
       setRefusal(refusalOf(error));
     }
@@ -41,8 +45,8 @@ export function RegisterFileDialog({ plan, edits, onClose }: Props) {
   const takeOver = async () => {
     if (!file || !preview) return;
     try {
-      await edits.table(file, mendedLines(mended), removeGone);
-      notify(`${formatWhole(preview.rows.length)} risks are taken over. Ctrl Z takes them back.`);
+      await take(file, mendedLines(mended), removeGone);
+      notify(`${formatWhole(preview.rows.length)} ${many} are taken over. Ctrl Z takes them back.`);
       onClose();
     } catch (error) {
       setRefusal(refusalOf(error));
@@ -52,17 +56,15 @@ export function RegisterFileDialog({ plan, edits, onClose }: Props) {
   const sound = preview && preview.problems.length === 0;
   const changes = counts ? counts.fresh + counts.changed + (removeGone ? preview.gone.length : 0) : 0;
   return (
-    <WideDialog title="A register from a table" onClose={onClose} width="1000px">
+    <WideDialog title={title} onClose={onClose} width="1000px">
       <Box flex="1" minW="0">
         <Box color="softInk" mb="3">
-          A spreadsheet or a text table with a row a risk. Columns are known by their headers (Code, Title,
-          Chance, Effect on time, Owner …), or by what stands in them. Risks are known by code, or by title.
-          What you take out comes in again unchanged.
+          {intro}
         </Box>
         <Flex gap="4" align="flex-start">
           <Input
             type="file"
-            aria-label="File of risks"
+            aria-label={`File of ${many}`}
             accept=".csv,.xlsx,.txt,.tsv"
             onChange={(event) => void read(event.target.files?.[0], new Map())}
           />
@@ -82,12 +84,10 @@ export function RegisterFileDialog({ plan, edits, onClose }: Props) {
         {preview && counts && (
           <>
             <Box my="3" role="status">
-              {formatWhole(preview.rows.length)} risks read
+              {formatWhole(preview.rows.length)} {many} read
               {sound &&
                 `: ${formatWhole(counts.fresh)} new, ${formatWhole(counts.changed)} changed, ${formatWhole(counts.same)} as they are`}
-              {preview.gone.length > 0 &&
-                `; ${formatWhole(preview.gone.length)} of the register are not in the table`}
-              .{" "}
+              {preview.gone.length > 0 && `; ${formatWhole(preview.gone.length)} there are not in the table`}.{" "}
               <Box as="span" color="softInk">
                 {columnsSentence(preview)}
               </Box>
@@ -204,7 +204,7 @@ export function RegisterFileDialog({ plan, edits, onClose }: Props) {
 }
 
 /** What the columns were taken for, where that is not what they are headed. */
-function columnsSentence({ columns }: RegisterPreview): string {
+function columnsSentence({ columns }: TablePreview): string {
   const guessed = columns.filter(({ header, meaning }) => header.toLowerCase() !== meaning.toLowerCase());
   return guessed.length === 0
     ? ""
