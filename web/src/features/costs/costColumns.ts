@@ -21,6 +21,9 @@ const emptied = (field: Field, start: (cost: CostView) => string): CellEdit<Cost
   cleared: (cost) => ({ edit: { id: cost.id, cost: { [field]: "" } }, after: cost }),
 });
 
+const cents = (value: number | undefined) =>
+  value === undefined ? undefined : Math.round(value * 100) / 100;
+
 const number = (value: number | undefined) => (value === undefined ? "" : editedNumber(value));
 
 /** How uncertain a line is, in few words: its grade, or its shape and ends in percent of planned. */
@@ -46,6 +49,11 @@ interface Given {
 
 export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[] {
   const of = (row: Row) => money.get(row.id);
+  /** Of a line that is paid by the day, the share that its amount is of the whole. */
+  const shareDue = (cost: CostView) => {
+    const planned = money.get(cost.id)?.planned;
+    return cost.perDay === undefined || !planned ? cost.fixedShare : cost.amount / planned;
+  };
   const line = (row: Row) => (row.kind === "cost" ? row.cost : undefined);
   const simulated = (
     id: string,
@@ -75,7 +83,9 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
       width: 66,
       align: "right",
       text: (row) => cellMoney(of(row)?.planned),
-      editCost: costCell("amount", (cost) => number(cost.amount)),
+      editCost: costCell("amount", (cost) =>
+        number(cost.perDay === undefined ? cost.amount : cents(money.get(cost.id)?.planned)),
+      ),
     },
     {
       id: "due",
@@ -86,9 +96,9 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
       align: "right",
       text: (row) => {
         const cost = line(row);
-        return cost ? formatChance(cost.fixedShare) : "";
+        return cost ? formatChance(shareDue(cost)) : "";
       },
-      editCost: costCell("due", (cost) => editedNumber(Math.round(cost.fixedShare * 10000) / 100)),
+      editCost: costCell("due", (cost) => editedNumber(Math.round(shareDue(cost) * 10000) / 100)),
     },
     {
       id: "perDay",

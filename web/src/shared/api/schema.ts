@@ -2309,6 +2309,8 @@ export interface components {
             /** Format: double */
             amount: number;
             /** Format: double */
+            perDay?: number;
+            /** Format: double */
             fixedShare: number;
             paid: string;
             category: string;

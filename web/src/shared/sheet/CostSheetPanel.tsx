@@ -50,13 +50,15 @@ export function CostSheetPanel({ plan, cost, rangeFirst, onClose }: Props) {
       <TextField
         label={`Amount, ${currency}`}
         hint="84,000, 84k or 1.2m, at the prices of the project's start"
-        value={number(cost.amount)}
+        value={number(cost.perDay === undefined ? cost.amount : figure?.planned)}
         onHandIn={hand("amount")}
       />
       <TextField
         label="Due anyway, %"
         hint="The share that is due however long it takes"
-        value={number(100 * cost.fixedShare)}
+        value={number(
+          cost.perDay === undefined ? 100 * cost.fixedShare : 100 * (cost.amount / (figure?.planned || 1)),
+        )}
         onHandIn={hand("due")}
       />
       <TextField

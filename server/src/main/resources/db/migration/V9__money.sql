@@ -1,6 +1,7 @@
 -- Where money belongs in the project's own cost breakdown, when it falls due, what has been paid of it; how prices rise, and what can
 -- be spent from when on. What a resource has beside its rate stands in the words of the resource.
 ALTER TABLE cost_line
+    ADD COLUMN per_day     DOUBLE       NULL COMMENT 'beside the amount, a planned working day' AFTER amount,
     ADD COLUMN category    VARCHAR(500) NOT NULL DEFAULT '' COMMENT 'levels apart by a slash' AFTER estimate,
     ADD COLUMN instalments LONGTEXT     NULL COMMENT 'in the words of the project file' AFTER category,
     ADD COLUMN spent       DOUBLE       NULL COMMENT 'up to the data date' AFTER instalments,

@@ -25,6 +25,7 @@ public final class MoneyJson {
                 "name",
                 "on",
                 "amount",
+                "perDay",
                 "fixedShare",
                 "timing",
                 "grade",
@@ -38,6 +39,7 @@ public final class MoneyJson {
                 at.get("name").text(),
                 at.get("on").text(),
                 at.get("amount").number(),
+                at.optional("perDay", JsonCursor::number),
                 at.optional("fixedShare", JsonCursor::number).orElse(1.0),
                 at.optional("timing", Words::timing).orElse(CostTiming.EVEN),
                 at.optional("grade", JsonCursor::text),
@@ -73,6 +75,7 @@ public final class MoneyJson {
         node.put("name", line.name());
         node.put("on", line.on());
         Numbers.put(node, "amount", line.amount());
+        line.perDay().ifPresent(rate -> Numbers.put(node, "perDay", rate));
         Numbers.put(node, "fixedShare", line.fixedShare());
         node.put("timing", Words.of(line.timing()));
         line.grade().ifPresent(grade -> node.put("grade", grade));

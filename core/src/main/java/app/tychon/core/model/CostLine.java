@@ -9,6 +9,8 @@ import java.util.Optional;
  *
  * @param on         id of an activity or a WBS branch, or {@link Plan#PROJECT}
  * @param amount     planned amount in the project's currency, at the prices of the project's start
+ * @param perDay     what it costs beside the amount for each working day that is planned now of what it stands on, so that it
+ *     grows with the plan, too; the amount is all due then
  * @param fixedShare share of the amount, 0 to 1, that does not grow with time; the rest is proportional to duration
  * @param grade      id of the grade of spread it has of its own; where it has none, that of the branch it stands in counts
  * @param estimate   how uncertain the amount is, for both shares alike; goes before any grade
@@ -23,6 +25,7 @@ public record CostLine(
         String name,
         String on,
         double amount,
+        Optional<Double> perDay,
         double fixedShare,
         CostTiming timing,
         Optional<String> grade,
@@ -39,6 +42,7 @@ public record CostLine(
                 name,
                 on,
                 amount,
+                Optional.empty(),
                 1,
                 CostTiming.EVEN,
                 Optional.empty(),
@@ -51,6 +55,17 @@ public record CostLine(
 
     public CostLine {
         instalments = List.copyOf(instalments);
+    }
+
+    /** The same without a rate a day: what so many planned days come to is in the amount, as the part that grows with time. */
+    public CostLine over(double days) {
+        if (perDay.isEmpty()) {
+            return this;
+        }
+        double total = amount + perDay.get() * days;
+        return withPerDay(Optional.empty())
+                .withAmount(total)
+                .withFixedShare(total == 0 ? 1 : Math.min(1, Math.max(0, amount / total)));
     }
 
     /** Whether it is known what has been paid of it, or what is still to be. */

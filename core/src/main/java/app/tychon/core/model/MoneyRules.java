@@ -90,6 +90,7 @@ final class MoneyRules {
                         "a share lies between 0 and 1; this is " + EstimateRules.text(line.fixedShare()));
             }
             found.addAll(pointer, TextRules.text("/category", line.category(), Bounds.LONGEST_NAME));
+            line.perDay().ifPresent(rate -> rate(pointer + "/perDay", rate, found));
             instalments(pointer + "/instalments", line, names, found);
             progress(pointer, line, found);
             line.estimate()

@@ -4,6 +4,8 @@ import app.tychon.core.calendar.WorkingTime;
 
 /** The plan without uncertainty: when everything that money or risks stand on begins and ends, and how long it takes. */
 public final class PlannedSpans {
+    private static final int MINUTES_PER_HOUR = 60;
+
     private final Network network;
     private final ForwardPass pass;
     private final Lanes lanes;
@@ -53,6 +55,15 @@ public final class PlannedSpans {
         }
         int i = network.position(on);
         return network.isHammock(i) ? lanes.duration[i][0] : network.planned(i);
+    }
+
+    /** The planned {@link #duration} in days of the calendar in which the days of an activity, a branch or the project count. */
+    public double days(String on) {
+        if (network.branches().isBranch(on)) {
+            return duration(on) / (network.plan().projectCalendar().hoursPerDay() * MINUTES_PER_HOUR);
+        }
+        int position = network.position(on);
+        return duration(on) / network.activity(position).minutesPerDay(network.calendar(position));
     }
 
     /** When an activity, a branch or the project begins; infinity for an empty branch. */

@@ -38,7 +38,7 @@ public record RiskSize(double chance, double days, double money) {
             spans = new PlannedSpans(network, new ForwardPass(network));
             day = network.plan().projectCalendar().hoursPerDay() * 60;
             for (CostLine line : network.plan().costs()) {
-                amounts.put(line.id(), line.amount());
+                amounts.put(line.id(), line.over(spans.days(line.on())).amount());
                 linesOn.put(line.id(), line.on());
             }
         }

@@ -190,6 +190,24 @@ class PricesTest {
         assertThat(PlannedCost.of(Network.of(plan))).isCloseTo(3000 + 130, within(1e-9));
     }
 
+    /** Hired by the day, it costs more where the plan is longer, and in every future that is longer than that. */
+    @Test
+    void whatIsPaidByTheDayFollowsThePlanAndTheFuture() {
+        for (int days : new int[] {10, 14}) {
+            CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
+                    .task("A", days, new Shape.Uniform(5, 30))
+                    .hammock("H", "A", "A")
+                    .cost(CostLine.of("C", "Crane", "H", 2000).withPerDay(Optional.of(150.0)))
+                    .build());
+            RunResult result = run(plan);
+            assertThat(result.cost().planned()).isCloseTo(2000 + 150.0 * days, within(1e-9));
+            double[] totals = result.cost().totals();
+            for (int i = 0; i < totals.length; i++) {
+                assertThat(totals[i]).isCloseTo(2000 + 150 * result.duration()[i] / DAY, within(1e-6));
+            }
+        }
+    }
+
     /** With prices, instalments, progress and risks: every future's money is in its periods, and in its slices. */
     @Test
     void cashFlowAddsUpToCostInEveryIterationWhateverMoneyThereIs() {

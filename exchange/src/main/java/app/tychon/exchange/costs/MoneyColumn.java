@@ -9,6 +9,7 @@ public enum MoneyColumn implements Meaning {
     NAME("name", "Name", "name", "title", "cost", "cost line", "description", "item", "resource"),
     ON("on", "On", "on", "activity", "activity id", "activity code", "stands on", "wbs", "branch", "row"),
     AMOUNT("amount", "Amount", "amount", "planned", "planned amount", "value", "price", "total", "cost amount", "sum"),
+    PER_DAY("perDay", "Per day", "per day", "daily rate", "rate per day", "a day"),
     DUE("due", "Due anyway", "due anyway", "fixed", "fixed share", "fixed %", "share due"),
     PAID("paid", "Paid", "paid", "timing", "payment", "instalments", "installments", "when"),
     CATEGORY("category", "Category", "category", "cost category", "account", "cbs", "group"),

@@ -27,8 +27,13 @@ import java.util.Set;
  */
 public final class MoneyReader {
     /** Fields that an empty cell takes away; elsewhere it says nothing. */
-    private static final Set<MoneyColumn> EMPTIED =
-            Set.of(MoneyColumn.CATEGORY, MoneyColumn.SPENT, MoneyColumn.TO_GO, MoneyColumn.LIMIT, MoneyColumn.WORK);
+    private static final Set<MoneyColumn> EMPTIED = Set.of(
+            MoneyColumn.CATEGORY,
+            MoneyColumn.PER_DAY,
+            MoneyColumn.SPENT,
+            MoneyColumn.TO_GO,
+            MoneyColumn.LIMIT,
+            MoneyColumn.WORK);
 
     private final Table table;
     private final Plan plan;

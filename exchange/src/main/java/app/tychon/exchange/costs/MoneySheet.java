@@ -69,6 +69,7 @@ public final class MoneySheet {
             case NAME -> line.name();
             case ON -> line.on();
             case AMOUNT -> line.amount();
+            case PER_DAY -> line.perDay().<Object>map(rate -> rate).orElse("");
             case DUE -> ShareText.of(line.fixedShare());
             case PAID -> PaymentText.of(line);
             case CATEGORY -> line.category();

@@ -13,6 +13,7 @@ public enum MoneySubject {
             MoneyColumn.NAME,
             MoneyColumn.ON,
             MoneyColumn.AMOUNT,
+            MoneyColumn.PER_DAY,
             MoneyColumn.DUE,
             MoneyColumn.PAID,
             MoneyColumn.CATEGORY,

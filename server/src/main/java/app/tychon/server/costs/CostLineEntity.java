@@ -24,6 +24,7 @@ public class CostLineEntity extends RowEntity {
     private UUID branchId;
     private String name;
     private double amount;
+    private Double perDay;
     private double fixedShare;
 
     @Enumerated(EnumType.STRING)
@@ -55,6 +56,7 @@ public class CostLineEntity extends RowEntity {
         branchId = branch;
         name = line.name();
         amount = line.amount();
+        perDay = line.perDay().orElse(null);
         fixedShare = line.fixedShare();
         timing = line.timing();
         grade = line.grade().orElse(null);
@@ -71,6 +73,7 @@ public class CostLineEntity extends RowEntity {
                 name,
                 on,
                 amount,
+                Optional.ofNullable(perDay),
                 fixedShare,
                 timing,
                 Optional.ofNullable(grade),

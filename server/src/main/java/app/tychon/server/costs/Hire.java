@@ -9,9 +9,7 @@ import app.tychon.core.model.LinkType;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.WorkDuration;
-import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.schedule.PlannedSpans;
 import app.tychon.exchange.costs.MoneyText;
 import app.tychon.server.edits.Edit;
 import app.tychon.server.rows.Codes;
@@ -19,6 +17,7 @@ import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -60,13 +59,8 @@ record Hire(String name, String from, String to, @Nullable String fixed, String 
                 .collect(Collectors.toSet());
         String hammock = Codes.after("H00", taken);
         Plan spanned = spanned(plan, hammock, openers, closers);
-        Network network = Network.of(spanned);
-        double minutes = new PlannedSpans(network, new ForwardPass(network)).duration(hammock);
-        int position = network.position(hammock);
-        double days = minutes / network.activity(position).minutesPerDay(network.calendar(position));
-        double amount = due + rate * days;
-        CostLine line = CostLine.of(Codes.after("K00", taken), name.strip(), hammock, amount)
-                .withFixedShare(amount == 0 ? 1 : due / amount)
+        CostLine line = CostLine.of(Codes.after("K00", taken), name.strip(), hammock, due)
+                .withPerDay(Optional.of(rate))
                 .withCategory(category == null ? "" : category.strip());
         List<CostLine> costs = new ArrayList<>(plan.costs());
         costs.add(line);

@@ -17,7 +17,8 @@ import java.util.Optional;
  * A cost line.
  *
  * @param on the activity or branch it stands on, or project
- * @param amount planned, at the prices of the project's start
+ * @param amount planned, at the prices of the project's start; with a rate a day, what is due beside it
+ * @param perDay what it costs for each planned working day beside the amount; absent for a plain amount
  * @param fixedShare share that is due whatever happens, 0 to 1
  * @param paid when, as people write it
  * @param category levels apart by a slash; empty for none
@@ -33,6 +34,7 @@ public record CostView(
         String name,
         String on,
         double amount,
+        @Nullable Double perDay,
         double fixedShare,
         String paid,
         String category,
@@ -43,13 +45,15 @@ public record CostView(
         @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
         RangeView range) {
 
-    static CostView of(CostLine line, Estimates estimates) {
+    /** @param planned the planned amount, of which its range speaks */
+    static CostView of(CostLine line, double planned, Estimates estimates) {
         Optional<Estimate> counts = estimates.of(line);
         return new CostView(
                 line.id(),
                 line.name(),
                 line.on(),
                 line.amount(),
+                line.perDay().orElse(null),
                 line.fixedShare(),
                 PaymentText.of(line),
                 line.category(),
@@ -58,6 +62,8 @@ public record CostView(
                 line.grade().orElse(null),
                 estimates.inheritedBy(line).map(Grade::id).orElse(null),
                 line.estimate().map(EstimateJson::write).orElse(null),
-                RangeView.of(counts, EstimateRange.of(EstimateSpread.of(line, counts), EstimateRange.POINTS)));
+                RangeView.of(
+                        counts,
+                        EstimateRange.of(EstimateSpread.of(line.withAmount(planned), counts), EstimateRange.POINTS)));
     }
 }

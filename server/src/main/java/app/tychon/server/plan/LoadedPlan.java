@@ -26,4 +26,13 @@ public record LoadedPlan(
         double cost = items.stream().mapToDouble(CostItem::plannedCost).sum() + decided;
         return new LoadedPlan(revision, plan, network, Scheduler.schedule(network), items, cost);
     }
+
+    /** The planned amount of a cost line, of which its range speaks. */
+    public double whole(String line) {
+        return items.stream()
+                .filter(item -> item.id().equals(line))
+                .findFirst()
+                .orElseThrow()
+                .whole();
+    }
 }

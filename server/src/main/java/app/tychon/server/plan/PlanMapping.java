@@ -100,7 +100,11 @@ public final class PlanMapping {
     }
 
     List<CostView> costs() {
-        return plan.costs().stream().map(line -> CostView.of(line, estimates)).toList();
+        Map<String, Double> amounts = new HashMap<>();
+        loaded.items().forEach(item -> amounts.put(item.id(), item.whole()));
+        return plan.costs().stream()
+                .map(line -> CostView.of(line, amounts.get(line.id()), estimates))
+                .toList();
     }
 
     List<CalendarView> calendars() {

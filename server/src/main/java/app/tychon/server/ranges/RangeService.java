@@ -49,7 +49,8 @@ class RangeService {
 
     /** @throws InvalidPlanException with the problem of every parameter, such as {@code /low} */
     RangeLook look(UUID project, String row, JsonNode words) {
-        Plan plan = plans.find(project).plan();
+        LoadedPlan loaded = plans.find(project);
+        Plan plan = loaded.plan();
         Optional<Activity> activity =
                 plan.activities().stream().filter(a -> a.id().equals(row)).findFirst();
         if (activity.isPresent()) {
@@ -62,7 +63,7 @@ class RangeService {
                 .orElseThrow(
                         () -> new NotFoundException("There is no activity or cost line \"" + row + "\" in this plan."));
         Optional<Estimate> estimate = Optional.of(read(words, Subject.COST));
-        return RangeLook.of(estimate, EstimateSpread.of(line, estimate));
+        return RangeLook.of(estimate, EstimateSpread.of(line.withAmount(loaded.whole(row)), estimate));
     }
 
     private static Estimate read(JsonNode words, Subject subject) {

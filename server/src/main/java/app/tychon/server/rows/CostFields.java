@@ -11,6 +11,7 @@ import app.tychon.exchange.costs.MoneyText;
 import app.tychon.exchange.costs.PaymentText;
 import app.tychon.exchange.costs.ShareText;
 import com.fasterxml.jackson.databind.JsonNode;
+import jakarta.annotation.Nullable;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -25,6 +26,8 @@ final class CostFields {
     private final Plan plan;
     private final String currency;
     private final PlaceNames places;
+    /** Made when a day rate is asked about. */
+    private @Nullable PlannedSpans spans;
 
     CostFields(Plan plan) {
         this.plan = plan;
@@ -38,14 +41,15 @@ final class CostFields {
         CostLine now = line.withName(text(at, "name").map(String::strip).orElse(line.name()))
                 .withCategory(text(at, "category").map(CostFields::category).orElse(line.category()));
         now = said(at, "on", now, places::of, CostLine::withOn);
-        now = said(at, "amount", now, this::money, CostLine::withAmount);
-        now = said(at, "due", now, ShareText::read, CostLine::withFixedShare);
+        boolean byTheDay = !at.get("perDay").isAbsent();
+        now = said(at, "amount", now, this::money, byTheDay ? CostLine::withAmount : this::withAmount);
+        now = said(at, "due", now, ShareText::read, byTheDay ? CostLine::withFixedShare : this::withShare);
         now = said(at, "paid", now, text -> PaymentText.read(text, places::of), (one, payment) -> one.withTiming(
                         payment.timing())
                 .withInstalments(payment.instalments()));
         now = said(at, "spent", now, this::perhaps, CostLine::withSpent);
         now = said(at, "toGo", now, this::perhaps, CostLine::withToGo);
-        return said(at, "perDay", now, this::money, this::withDayRate);
+        return said(at, "perDay", now, this::perhaps, this::withDayRate);
     }
 
     private static Optional<String> text(JsonCursor at, String field) {
@@ -70,27 +74,47 @@ final class CostFields {
         return text.isBlank() ? Optional.empty() : Optional.of(money(text));
     }
 
-    /** What is due whatever happens stays; the rest is so much a day, for as long as is planned. */
-    private CostLine withDayRate(CostLine line, double rate) {
-        Network network = Network.of(plan);
-        double minutes = new PlannedSpans(network, new ForwardPass(network)).duration(line.on());
-        double days = minutes / minutesPerDay(network, line.on());
+    /** Of a line that is paid by the day, what is due beside it stays, and the rate follows. */
+    private CostLine withAmount(CostLine line, double amount) {
+        if (line.perDay().isEmpty()) {
+            return line.withAmount(amount);
+        }
+        double days = days(line);
+        boolean less = days == 0 || amount < line.amount();
+        return less
+                ? line.withAmount(amount).withPerDay(Optional.of(0.0))
+                : line.withPerDay(Optional.of((amount - line.amount()) / days));
+    }
+
+    /** Of a line that is paid by the day, all of it stays, and the rate follows. */
+    private CostLine withShare(CostLine line, double share) {
+        double days = line.perDay().isEmpty() ? 0 : days(line);
         if (days == 0) {
+            return line.withFixedShare(share);
+        }
+        double whole = line.over(days).amount();
+        return line.withAmount(whole * share).withPerDay(Optional.of(whole * (1 - share) / days));
+    }
+
+    /** What is due whatever happens stays; the rest is so much a planned day. Without a rate, it is what that comes to now. */
+    private CostLine withDayRate(CostLine line, Optional<Double> rate) {
+        if (rate.isEmpty()) {
+            return line.perDay().isEmpty() ? line : line.over(days(line));
+        }
+        if (days(line) == 0) {
             throw new IllegalArgumentException(
                     "what it stands on takes no time, so nothing of it can be paid by the day");
         }
-        double fixed = line.amount() * line.fixedShare();
-        double amount = fixed + rate * days;
-        return line.withAmount(amount).withFixedShare(amount == 0 ? 1 : fixed / amount);
+        double fixed = line.perDay().isPresent() ? line.amount() : line.amount() * line.fixedShare();
+        return line.withAmount(fixed).withFixedShare(1).withPerDay(rate);
     }
 
-    /** Of the calendar in which the days of what money stands on count. */
-    static double minutesPerDay(Network network, String on) {
-        if (network.branches().isBranch(on)) {
-            return network.plan().projectCalendar().hoursPerDay() * 60;
+    private double days(CostLine line) {
+        if (spans == null) {
+            Network network = Network.of(plan);
+            spans = new PlannedSpans(network, new ForwardPass(network));
         }
-        int position = network.position(on);
-        return network.activity(position).minutesPerDay(network.calendar(position));
+        return spans.days(line.on());
     }
 
     private static <T> CostLine said(

@@ -10,7 +10,7 @@ import jakarta.annotation.Nullable;
  * @param on       what it stands on, by code or name: an activity, a hammock, a branch, or project
  * @param amount   84,000 or 84k
  * @param due      share that is due whatever happens, 25 %
- * @param perDay   what the rest comes to a day; the amount follows
+ * @param perDay   what the rest comes to a planned working day, which the plan follows from then on; empty for a plain amount
  * @param paid     evenly, start, finish, or instalments such as 30 % on 2027-05-01; 70 % at E80
  * @param category levels apart by a slash
  * @param spent    up to the data date; null or empty for not known

@@ -73,24 +73,27 @@ public final class CostCheck {
 
     private void lines() {
         for (CostLine line : plan.costs()) {
-            if (line.amount() == 0 && !line.isUnderWay()) {
+            if (line.amount() == 0 && line.perDay().isEmpty() && !line.isUnderWay()) {
                 found(CostFault.MONEY_ON_NOTHING, line.id(), "it has no amount");
             }
-            if (line.fixedShare() < 1 && takesNoTime(line.on())) {
+            if (growsWithTime(line) && takesNoTime(line.on())) {
                 found(
                         CostFault.TIME_WITHOUT_DURATION,
                         line.id(),
-                        Math.round(100 * (1 - line.fixedShare()))
-                                + " % of it should grow with time, but what it stands on takes none");
+                        "a part of it should grow with time, but what it stands on takes none");
             }
             double spent = line.spent().orElse(0.0);
-            if (line.amount() > 0 && spent > line.amount() + NOISE) {
+            if (line.amount() > 0 && line.perDay().isEmpty() && spent > line.amount() + NOISE) {
                 found(
                         CostFault.OVERSPENT,
                         line.id(),
                         money(spent) + " is spent, " + money(line.amount()) + " was planned");
             }
         }
+    }
+
+    private static boolean growsWithTime(CostLine line) {
+        return line.perDay().isPresent() || line.fixedShare() < 1;
     }
 
     private boolean takesNoTime(String on) {
@@ -224,7 +227,7 @@ public final class CostCheck {
             }
         }
         for (CostLine line : plan.costs()) {
-            if (line.fixedShare() < 1 && paid.containsKey(line.on())) {
+            if (growsWithTime(line) && paid.containsKey(line.on())) {
                 found(
                         CostFault.PAID_TWICE,
                         line.id(),

@@ -65,8 +65,9 @@ public final class CostCompiler {
         Map<String, UncertainInput> amounts = new HashMap<>();
         for (CostLine line : network.plan().costs()) {
             boolean finished = network.isHistory(line.on());
-            double amount = byId.get(line.id()).amount();
-            double left = line.amount() == 0 ? 1 : amount / line.amount();
+            CostItem item = byId.get(line.id());
+            double amount = item.amount();
+            double left = item.whole() == 0 ? 1 : amount / item.whole();
             amounts.put(
                     line.id(),
                     estimates

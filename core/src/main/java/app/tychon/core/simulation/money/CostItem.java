@@ -10,6 +10,7 @@ import java.util.List;
  *
  * @param id           of the cost line, or {@link app.tychon.core.simulation.risk.RiskTargets#id} of the assignment
  * @param place        what it stands on
+ * @param whole        the planned amount, of which a range in money speaks
  * @param amount       still to be paid, as planned; all of it where it is not known what has been
  * @param variableShare of the amount that grows with time
  * @param plannedDuration minutes, of the place, less those done
@@ -27,6 +28,7 @@ import java.util.List;
 public record CostItem(
         String id,
         Place place,
+        double whole,
         double amount,
         double variableShare,
         UncertainInput sampled,

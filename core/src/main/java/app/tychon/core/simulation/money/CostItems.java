@@ -79,7 +79,8 @@ public final class CostItems {
         }
     }
 
-    private CostItem item(CostLine line) {
+    private CostItem item(CostLine said) {
+        CostLine line = said.over(said.perDay().isPresent() ? planned.days(said.on()) : 0);
         Place place = Place.of(network, line.on());
         double variable = 1 - line.fixedShare();
         Prices prices = rising(Prices.constant(base(), place.time(network)), line.category());
@@ -143,6 +144,7 @@ public final class CostItems {
         return new CostItem(
                 id,
                 place,
+                amount,
                 amount,
                 variableShare,
                 UncertainInput.certain(amount),
