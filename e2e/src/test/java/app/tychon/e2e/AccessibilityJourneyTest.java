@@ -147,6 +147,22 @@ class AccessibilityJourneyTest extends Journey {
     }
 
     @Test
+    void everyViewOfTheCosts() throws IOException {
+        openDemo();
+        browser.goTo("Costs");
+        browser.read("[data-testid='cost-sentence']", "P80");
+        lookInBothColours("cost lines");
+        for (String view : List.of("By category", "Resources", "Cash flow", "Why it costs")) {
+            browser.press(view);
+            browser.see("main [role='treegrid'], main [data-testid='load'], main [data-testid='headline']");
+            look(view);
+        }
+        browser.press("Hire");
+        browser.see("[role='dialog'][data-state='open']");
+        look("hire");
+    }
+
+    @Test
     void everyViewOfTheOdds() throws IOException {
         openDemo();
         browser.goTo("Odds");

@@ -16,6 +16,7 @@ public final class MoneyText {
     private static final Pattern FORM =
             Pattern.compile("([+-]?)\\s*(\\d[\\d.,'\\s\u2019\u00a0\u202f]*|[.,]\\d+)\\s*([km]|mn|bn)?");
     private static final Pattern CODE = Pattern.compile("(?<![A-Za-z])[A-Z]{3}(?![A-Za-z])");
+    private static final String BLANKS = "['\\s\u2019\u00a0\u202f]";
     private static final String SIGNS = "€$£¥₹₩₽₺₪฿₴₫₦";
     private static final BigDecimal THOUSAND = BigDecimal.valueOf(1000);
 
@@ -32,8 +33,9 @@ public final class MoneyText {
             plain = plain.substring(1, plain.length() - 1).strip();
         }
         Matcher form = FORM.matcher(plain.toLowerCase(Locale.ROOT).replace('\u2212', '-'));
-        Optional<BigDecimal> digits =
-                form.matches() ? digits(form.group(2).replaceAll("['\\s\u2019\u00a0\u202f]", "")) : Optional.empty();
+        Optional<BigDecimal> digits = form.matches() && areGroups(form.group(2).strip())
+                ? digits(form.group(2).replaceAll(BLANKS, ""))
+                : Optional.empty();
         BigDecimal value = digits.orElseThrow(() ->
                 new IllegalArgumentException("\"" + text.strip() + "\" is no amount; one reads as 84,000 or 84k"));
         String unit = form.group(3) == null ? "" : form.group(3);
@@ -83,6 +85,12 @@ public final class MoneyText {
     private static IllegalArgumentException other(String said, String currency) {
         return new IllegalArgumentException(
                 "this is in " + said + "; amounts of this project are in " + currency + ", so convert it first");
+    }
+
+    /** Whether blanks, where there are any, part thousands. */
+    private static boolean areGroups(String text) {
+        boolean parted = text.length() != text.replaceAll(BLANKS, "").length();
+        return !parted || text.matches("\\d{1,3}(" + BLANKS + "\\d{3})+([.,]\\d+)?");
     }
 
     private static Optional<BigDecimal> digits(String text) {

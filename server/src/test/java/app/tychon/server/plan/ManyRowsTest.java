@@ -69,7 +69,7 @@ class ManyRowsTest {
         assertThat(loaded).isEqualTo(plan);
         assertThat(statistics.getPrepareStatementCount())
                 .as("queries to load: one a table, and the revision")
-                .isLessThanOrEqualTo(15);
+                .isLessThanOrEqualTo(17);
 
         statistics.clear();
         assertThat(plans.find(id).plan()).isEqualTo(plan);
