@@ -75,7 +75,9 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
   );
   useEffect(() => {
     const index = rows.findIndex((row) => row.id === active?.row);
-    if (index >= 0 && shown.current !== active?.row) virtual.scrollToIndex(index);
+    // What is selected before it is there comes into view as soon as it is.
+    if (index < 0) return;
+    if (shown.current !== active?.row) virtual.scrollToIndex(index);
     shown.current = active?.row;
   }, [active?.row, rows, virtual]);
 

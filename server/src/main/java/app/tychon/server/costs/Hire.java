@@ -51,20 +51,21 @@ record Hire(String name, String from, String to, @Nullable String fixed, String 
         if (!problems.isEmpty()) {
             throw new InvalidPlanException(problems);
         }
-        Set<String> taken = Stream.of(
-                        plan.wbs().stream().map(one -> one.id()),
-                        plan.activities().stream().map(Activity::id),
-                        plan.costs().stream().map(CostLine::id))
-                .flatMap(ids -> ids)
-                .collect(Collectors.toSet());
-        String hammock = Codes.after("H00", taken);
+        Codes codes = new Codes(plan);
+        String hammock = codes.next(
+                lastOf(plan.activities().stream().filter(Activity::isHammock).map(Activity::id), "H00"));
         Plan spanned = spanned(plan, hammock, openers, closers);
-        CostLine line = CostLine.of(Codes.after("K00", taken), name.strip(), hammock, due)
+        CostLine line = CostLine.of(
+                        codes.next(lastOf(plan.costs().stream().map(CostLine::id), "K00")), name.strip(), hammock, due)
                 .withPerDay(Optional.of(rate))
                 .withCategory(category == null ? "" : category.strip());
         List<CostLine> costs = new ArrayList<>(plan.costs());
         costs.add(line);
         return new Outcome(spanned.withCosts(costs), "Hire of " + name.strip() + " from " + from + " to " + to);
+    }
+
+    private static String lastOf(Stream<String> codes, String otherwise) {
+        return codes.reduce((one, other) -> other).orElse(otherwise);
     }
 
     private static double money(String text, String pointer, String currency, List<Problem> problems) {

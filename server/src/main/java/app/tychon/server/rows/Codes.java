@@ -17,7 +17,8 @@ public final class Codes {
     private final Set<String> taken = new HashSet<>();
     private final Map<String, Long> searched = new HashMap<>();
 
-    Codes(Plan plan) {
+    /** Codes of rows that a plan has not. */
+    public Codes(Plan plan) {
         plan.wbs().forEach(node -> taken.add(node.id()));
         plan.activities().forEach(activity -> taken.add(activity.id()));
         plan.costs().forEach(line -> taken.add(line.id()));
@@ -30,7 +31,7 @@ public final class Codes {
     }
 
     /** A free code near another. */
-    String next(String near) {
+    public String next(String near) {
         Matcher form = NUMBERED.matcher(near);
         String letters = form.matches() ? form.group(1) : near + ".";
         long number = form.matches() ? Long.parseLong(form.group(2)) : 0;
