@@ -5,6 +5,7 @@ import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Action;
 import app.tychon.core.schedule.Network;
+import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.Batches;
 import app.tychon.core.simulation.engine.CompiledPlan;
@@ -23,14 +24,17 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.DoublePredicate;
 
 /** Posts the money of a run to periods; threads post different iterations. */
 final class CashLedger {
+    private static final double DAY = 24 * 60;
+
     private final CompiledPlan plan;
     private final Network network;
     private final Slice slice;
     private final double[] edges;
+    /** The period of each day, from the first edge on; edges are midnights. */
+    private final int[] periodOfDay;
     /** Working minutes at each edge, by time map. */
     private final Map<WorkingTime, double[]> works = new ConcurrentHashMap<>();
 
@@ -45,6 +49,13 @@ final class CashLedger {
             edges[p] = Instants.of(starts.get(p).atStartOfDay());
         }
         edges[starts.size()] = Instants.of(end.atStartOfDay());
+        periodOfDay = new int[(int) Math.round((edges[starts.size()] - edges[0]) / DAY)];
+        for (int day = 0, p = 0; day < periodOfDay.length; day++) {
+            while (edges[p + 1] <= edges[0] + day * DAY) {
+                p++;
+            }
+            periodOfDay[day] = p;
+        }
         amounts = new double[starts.size()][iterations];
     }
 
@@ -61,7 +72,10 @@ final class CashLedger {
                 plan,
                 settings,
                 monitor,
-                worker -> (first, count) -> ledger.new Posting(worker, first, count),
+                worker -> {
+                    double[][] page = new double[starts.size()][Batch.WIDTH];
+                    return (first, count) -> ledger.new Posting(worker, page, first, count);
+                },
                 (worker, first, count) -> {});
         if (slice.isWhole()) {
             ledger.postActions(settings.iterations());
@@ -71,25 +85,47 @@ final class CashLedger {
 
     private void postActions(int iterations) {
         WorkingTime clock = WorkingTimes.clock(network.plan().project().start().toLocalDate());
+        double[] ofAction = new double[edges.length - 1];
         for (Action action : ResponseActions.of(network.plan(), plan.variation())) {
+            double[][] page = new double[edges.length - 1][1];
             double start = Instants.of(action.start().atStartOfDay());
             double finish = Instants.of(action.finish().plusDays(1).atStartOfDay());
+            evenly(clock, start, finish, clock.work(start), clock.work(finish), action.cost(), page, 0);
+            for (int p = 0; p < ofAction.length; p++) {
+                ofAction[p] += page[p][0];
+            }
+        }
+        for (int p = 0; p < ofAction.length; p++) {
             for (int i = 0; i < iterations; i++) {
-                evenly(clock, start, finish, action.cost(), i);
+                amounts[p][i] += ofAction[p];
             }
         }
     }
 
-    /** Posts the money of a batch as it falls due. */
+    /** Posts the money of a batch as it falls due: to a page of the thread's own, which goes into the ledger in the end. */
     private final class Posting implements Witness {
         private final BatchWorker worker;
+        private final double[][] page;
         private final int first;
         private final int count;
+        private final double[] workFrom = new double[Batch.WIDTH];
+        private final double[] workTo = new double[Batch.WIDTH];
 
-        Posting(BatchWorker worker, int first, int count) {
+        Posting(BatchWorker worker, double[][] page, int first, int count) {
             this.worker = worker;
+            this.page = page;
             this.first = first;
             this.count = count;
+            for (double[] period : page) {
+                Arrays.fill(period, 0, count, 0);
+            }
+        }
+
+        @Override
+        public void ended() {
+            for (int p = 0; p < page.length; p++) {
+                System.arraycopy(page[p], 0, amounts[p], first, count);
+            }
         }
 
         @Override
@@ -105,9 +141,32 @@ final class CashLedger {
             due.fill(item, dates, count);
             due.weigh(item, worker.money.rates, count);
             for (int p = 0; p < item.parts().size(); p++) {
-                for (int k = 0; k < count; k++) {
-                    double money = (worker.money.total[k] - item.spent()) * due.share[p][k];
-                    post(item.parts().get(p), due.from[p][k], due.to[p][k], money, first + k);
+                post(item, item.parts().get(p), due.from[p], due.to[p], due.share[p]);
+            }
+        }
+
+        private void post(CostItem item, Part part, double[] from, double[] to, double[] share) {
+            double[] total = worker.money.total;
+            double spent = item.spent();
+            switch (part.when()) {
+                case START, DAY -> {
+                    for (int k = 0; k < count; k++) {
+                        page[periodFrom(from[k])][k] += (total[k] - spent) * share[k];
+                    }
+                }
+                case FINISH -> {
+                    for (int k = 0; k < count; k++) {
+                        page[periodTo(to[k])][k] += (total[k] - spent) * share[k];
+                    }
+                }
+                case EVENLY -> {
+                    WorkingTime time = time(part.place());
+                    time.works(from, workFrom, count);
+                    time.works(to, workTo, count);
+                    for (int k = 0; k < count; k++) {
+                        double money = (total[k] - spent) * share[k];
+                        evenly(time, from[k], to[k], workFrom[k], workTo[k], money, page, k);
+                    }
                 }
             }
         }
@@ -116,9 +175,10 @@ final class CashLedger {
         private void postSpent(CostItem item, LaneDates dates, DueLanes due) {
             dates.starts(item.place(), due.from[0]);
             WorkingTime time = time(item.place());
+            double until = item.earliest();
             for (int k = 0; k < count; k++) {
-                double start = Math.min(item.earliest(), Math.max(edges[0], due.from[0][k]));
-                evenly(time, start, item.earliest(), item.spent(), first + k);
+                double start = Math.min(until, Math.max(edges[0], due.from[0][k]));
+                evenly(time, start, until, time.work(start), time.work(until), item.spent(), page, k);
             }
         }
 
@@ -128,16 +188,21 @@ final class CashLedger {
                 return;
             }
             LaneDates dates = new LaneDates(worker.lanes, worker.spans, count);
-            DueLanes due = worker.money.due;
-            dates.starts(one.place(), due.from[0]);
-            dates.finishes(one.place(), due.to[0]);
+            double[] from = worker.money.due.from[0];
+            double[] to = worker.money.due.to[0];
+            dates.starts(one.place(), from);
+            dates.finishes(one.place(), to);
             WorkingTime time = time(one.place());
             for (int k = 0; k < count; k++) {
-                if (Double.isFinite(due.from[0][k])) {
-                    evenly(time, due.from[0][k], due.to[0][k], worker.money.total[k], first + k);
+                double money = worker.money.total[k];
+                if (money == 0) {
+                    continue;
+                }
+                if (Double.isFinite(from[k])) {
+                    evenly(time, from[k], to[k], time.work(from[k]), time.work(to[k]), money, page, k);
                 } else {
                     // Without activities it has no dates of its own.
-                    at(edges[0], worker.money.total[k], first + k);
+                    page[periodTo(edges[0])][k] += money;
                 }
             }
         }
@@ -147,56 +212,46 @@ final class CashLedger {
         return place.isBranch() ? network.projectTime() : network.time(place.position());
     }
 
-    private void post(Part part, double from, double to, double money, int iteration) {
-        switch (part.when()) {
-            case START, DAY -> amounts[periodFrom(from)][iteration] += money;
-            case FINISH -> at(to, money, iteration);
-            case EVENLY -> evenly(time(part.place()), from, to, money, iteration);
-        }
-    }
-
-    private void at(double finish, double money, int iteration) {
-        amounts[periodTo(finish)][iteration] += money;
-    }
-
     /** The period that what starts at an instant falls into: at midnight, the one that begins. */
     private int periodFrom(double start) {
-        return lastEdge(edge -> edge <= start);
+        return period((int) Math.floor((start - edges[0]) / DAY));
     }
 
     /** The period that what finishes at an instant falls into: at midnight, the one that ends. */
     private int periodTo(double finish) {
-        return lastEdge(edge -> edge < finish);
+        return period((int) Math.ceil((finish - edges[0]) / DAY) - 1);
     }
 
-    private int lastEdge(DoublePredicate lies) {
-        int low = 0;
-        int high = edges.length - 2;
-        while (low < high) {
-            int middle = (low + high + 1) >>> 1;
-            if (lies.test(edges[middle])) {
-                low = middle;
-            } else {
-                high = middle - 1;
-            }
-        }
-        return low;
+    private int period(int day) {
+        return periodOfDay[Math.max(0, Math.min(periodOfDay.length - 1, day))];
     }
 
-    private void evenly(WorkingTime time, double start, double finish, double money, int iteration) {
-        double from = time.work(start);
-        double all = time.work(finish) - from;
+    /** @param from working minutes at the start; {@code to} at the finish */
+    private void evenly(
+            WorkingTime time,
+            double start,
+            double finish,
+            double from,
+            double to,
+            double money,
+            double[][] page,
+            int column) {
+        double all = to - from;
+        int lastPeriod = periodTo(finish);
         if (all <= 0) {
-            at(finish, money, iteration);
+            page[lastPeriod][column] += money;
+            return;
+        }
+        int firstPeriod = periodFrom(start);
+        if (firstPeriod >= lastPeriod) {
+            page[lastPeriod][column] += money;
             return;
         }
         double[] work = works.computeIfAbsent(time, this::workAtEdges);
-        int firstPeriod = periodFrom(start);
-        int lastPeriod = periodTo(finish);
         double since = from;
         for (int p = firstPeriod; p <= lastPeriod; p++) {
-            double until = p == lastPeriod ? from + all : Math.min(from + all, work[p + 1]);
-            amounts[p][iteration] += money * Math.max(0, until - since) / all;
+            double until = p == lastPeriod ? to : Math.min(to, work[p + 1]);
+            page[p][column] += money * Math.max(0, until - since) / all;
             since = Math.max(since, until);
         }
     }

@@ -11,7 +11,9 @@ import app.tychon.exchange.costs.PaymentText;
 import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A cost line.
@@ -45,6 +47,12 @@ public record CostView(
         @Nullable @Schema(implementation = EstimateWords.class) JsonNode estimate,
         RangeView range) {
 
+    private static final int MOST_RANGES = 20_000;
+    /** Drawn once: an edit of one line tells all of them anew. */
+    private static final Map<Said, RangeView> RANGES = new ConcurrentHashMap<>();
+
+    private record Said(Optional<Estimate> estimate, double planned) {}
+
     /** @param planned the planned amount, of which its range speaks */
     static CostView of(CostLine line, double planned, Estimates estimates) {
         Optional<Estimate> counts = estimates.of(line);
@@ -62,7 +70,16 @@ public record CostView(
                 line.grade().orElse(null),
                 estimates.inheritedBy(line).map(Grade::id).orElse(null),
                 line.estimate().map(EstimateJson::write).orElse(null),
-                RangeView.of(
+                range(line, counts, planned));
+    }
+
+    private static RangeView range(CostLine line, Optional<Estimate> counts, double planned) {
+        if (RANGES.size() > MOST_RANGES) {
+            RANGES.clear();
+        }
+        return RANGES.computeIfAbsent(
+                new Said(counts, planned),
+                said -> RangeView.of(
                         counts,
                         EstimateRange.of(EstimateSpread.of(line.withAmount(planned), counts), EstimateRange.POINTS)));
     }

@@ -64,6 +64,7 @@ public final class BatchWorker {
         }
         spans.rollUp(count);
         plan.costs().run(batch, lanes, spans, strikes, money, witness);
+        witness.ended();
     }
 
     /** Adds what lies behind an activity to what is still to be worked. */

@@ -14,6 +14,9 @@ public interface Witness extends CostModel.Spending {
     /** An activity has been placed. */
     default void placed(int position) {}
 
+    /** All of the iterations has been told. */
+    default void ended() {}
+
     @Override
     default void spent(int index, CostItem item) {}
 

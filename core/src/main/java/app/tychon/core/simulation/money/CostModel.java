@@ -81,7 +81,7 @@ public final class CostModel {
     }
 
     public CostLanes space() {
-        int parts = items.stream().mapToInt(item -> item.parts().size()).max().orElse(0);
+        int parts = items.stream().mapToInt(item -> item.parts().size()).max().orElse(1);
         return new CostLanes(owners.size(), rates.size(), parts);
     }
 
