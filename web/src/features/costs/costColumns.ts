@@ -140,18 +140,18 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
       "At the project's level of confidence",
       (one) => one.simulated?.at,
     ),
+    {
+      id: "spent",
+      title: "Spent",
+      word: "spent",
+      hint: "Paid up to the data date; certain from then on.",
+      width: isUnderWay ? 58 : 52,
+      align: "right",
+      text: (row) => cellMoney(of(row)?.spent),
+      editCost: emptied("spent", (cost) => number(cost.spent)),
+    },
     ...(isUnderWay
       ? [
-          {
-            id: "spent",
-            title: "Spent",
-            word: "spent",
-            hint: "Paid up to the data date; certain from then on.",
-            width: 58,
-            align: "right" as const,
-            text: (row: Row) => cellMoney(of(row)?.spent),
-            editCost: emptied("spent", (cost) => number(cost.spent)),
-          },
           {
             id: "toGo",
             title: "To go",
@@ -163,18 +163,7 @@ export function costColumns({ plan, money, level, narrow }: Given): PlanColumn[]
             editCost: emptied("toGo", (cost) => number(cost.toGo)),
           },
         ]
-      : [
-          {
-            id: "spent",
-            title: "Spent",
-            word: "spent",
-            hint: "Paid up to the data date; certain from then on.",
-            width: 52,
-            align: "right" as const,
-            text: (row: Row) => cellMoney(of(row)?.spent),
-            editCost: emptied("spent", (cost) => number(cost.spent)),
-          },
-        ]),
+      : []),
     {
       id: "crew",
       title: "Crew",

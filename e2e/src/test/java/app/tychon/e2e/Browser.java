@@ -1,5 +1,8 @@
 package app.tychon.e2e;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
@@ -11,7 +14,9 @@ import org.openqa.selenium.ElementNotInteractableException;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
+import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.interactions.Actions;
@@ -161,11 +166,14 @@ final class Browser implements AutoCloseable {
         });
     }
 
-    /** Selects a cell of the plan's grid by activity and column. */
+    /** Selects a cell of a grid by row and column. Where rows change places just then, another is hit; so it is looked at. */
     void select(String row, String column) {
         until(() -> {
             driver.findElement(By.cssSelector(cell(row, column))).click();
-            return Boolean.TRUE;
+            return driver.findElements(By.cssSelector(cell(row, column) + ".active"))
+                            .isEmpty()
+                    ? null
+                    : Boolean.TRUE;
         });
     }
 
@@ -311,12 +319,27 @@ final class Browser implements AutoCloseable {
 
     /** Tries again until there is a value: the page may be about to change under the look. */
     private <T> T until(Supplier<T> look) {
-        return new WebDriverWait(driver, PATIENCE, BETWEEN_LOOKS)
-                .ignoring(NoSuchElementException.class)
-                .ignoring(StaleElementReferenceException.class)
-                .ignoring(ElementClickInterceptedException.class)
-                .ignoring(ElementNotInteractableException.class)
-                .until(d -> look.get());
+        try {
+            return new WebDriverWait(driver, PATIENCE, BETWEEN_LOOKS)
+                    .ignoring(NoSuchElementException.class)
+                    .ignoring(StaleElementReferenceException.class)
+                    .ignoring(ElementClickInterceptedException.class)
+                    .ignoring(ElementNotInteractableException.class)
+                    .until(d -> look.get());
+        } catch (TimeoutException e) {
+            keepPicture();
+            throw e;
+        }
+    }
+
+    /** What was on the screen when the patience ended. */
+    private void keepPicture() {
+        Path picture = Path.of("target", "waited-in-vain-" + System.currentTimeMillis() + ".png");
+        try {
+            Files.write(picture, driver.getScreenshotAs(OutputType.BYTES));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Override

@@ -98,6 +98,10 @@ class CostsJourneyTest extends Journey {
         browser.enter("[aria-label='Amount of the step']", "3m");
         browser.readOtherThan(HEADLINE, before);
         browser.read(HEADLINE, "The funding suffices at all times");
+        browser.see("[role='slider'][aria-label='Funding, step 1']").sendKeys(Keys.ARROW_UP);
+        browser.read("[data-step='2027-03-01']", "€3.96m");
+        browser.drag("[role='slider'][aria-label='Funding, step 1']", 60);
+        browser.isGone("[data-step='2027-03-01']");
         browser.pressLabelled("Take out");
         browser.pick("Spreadsheet (XLSX)");
         Path file = browser.downloads().resolve("Kestrel Ridge Observatory, cash flow.xlsx");
@@ -115,6 +119,33 @@ class CostsJourneyTest extends Journey {
         browser.read("[data-testid='contingency']", "if nothing took longer or came later than planned");
         browser.press("By category");
         browser.see("[data-group='Optics']");
+    }
+
+    @Test
+    void pricesThatRiseAreEnteredByCategoryAndACrewsLoadIsSeenAgainstItsLimit() {
+        openCosts();
+        String before = browser.read(SENTENCE, "planned; P80");
+        browser.pressLabelled("More for costs");
+        browser.pick("How prices rise…");
+        browser.fill("[aria-label='Category 1']", "Optics");
+        browser.fill("[aria-label='Percent a year 1']", "four");
+        browser.press("Keep it");
+        browser.read("[role='dialog'] [role='alert']", "“four” is no yearly rate of Optics");
+        browser.fill("[aria-label='Percent a year 1']", "7..4..2");
+        browser.press("Keep it");
+        browser.read("[role='dialog'] [role='alert']", "Optics");
+        browser.fill("[aria-label='Percent a year 1']", "2..4..7");
+        browser.press("Keep it");
+        browser.readOtherThan(SENTENCE, before);
+        browser.press("Resources");
+        browser.read("[data-testid='load']", "Summit crew");
+        browser.select("crew", "limit");
+        browser.type("0.1", Keys.ENTER);
+        browser.read(Browser.cell("crew", "limit"), "0.1");
+        browser.select("crew", "rate");
+        browser.read("[data-testid='load']", "More than the 0.1 there are");
+        browser.type("95; 102 from 2028-01-01", Keys.ENTER);
+        browser.read(Browser.cell("crew", "rate"), "102 from");
     }
 
     @Test

@@ -13,12 +13,14 @@ import java.util.concurrent.LinkedBlockingDeque;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
  * Journeys through the real server in the real browser: one server and a few browsers for all, each journey
  * in projects of its own and with nothing that the browser has kept of others.
  */
+@ExtendWith(Lanes.class)
 abstract class Journey {
     static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
             .toAbsolutePath()

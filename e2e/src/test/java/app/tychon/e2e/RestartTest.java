@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 
+@ExtendWith(Lanes.class)
 class RestartTest {
     private static final Path DEMO = Path.of("..", "examples", "kestrel-ridge.tychon.json")
             .toAbsolutePath()

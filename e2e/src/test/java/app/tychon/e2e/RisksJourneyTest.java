@@ -84,7 +84,7 @@ class RisksJourneyTest extends Journey {
 
         browser.pressLabelled("The plan beside the register");
         String plan = "[aria-label='The plan beside the register'] ";
-        browser.see(plan + "[data-row='S40']");
+        browser.see(plan + "[data-row='E70'].lit");
         settle("R17");
         browser.scroll("[role='treegrid'][aria-label='The plan beside the register']", 0);
         browser.dragOnto("[data-grip='R17']", plan + "[data-row='S40'] [data-column='name']");

@@ -1,6 +1,7 @@
 package app.tychon.server;
 
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -16,9 +17,11 @@ import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockMultipartHttpServletRequestBuilder;
 
 /** The whole server over HTTP, on a real MariaDB. Every test brings in projects of its own. */
 @SpringBootTest
@@ -61,6 +64,29 @@ public abstract class ServerTest {
 
     protected JsonNode read(String address) throws Exception {
         return json.readTree(http.perform(get(address))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsString());
+    }
+
+    /** What a file that is offered holds. */
+    protected byte[] download(String address) throws Exception {
+        return http.perform(get(address))
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+    }
+
+    /** Sends a file, with parameters by name and value, and reads what is answered. */
+    protected JsonNode send(String address, byte[] file, String... parameters) throws Exception {
+        MockMultipartHttpServletRequestBuilder request =
+                multipart(address).file(new MockMultipartFile("file", "table", "application/octet-stream", file));
+        for (int i = 0; i < parameters.length; i += 2) {
+            request.param(parameters[i], parameters[i + 1]);
+        }
+        return json.readTree(http.perform(request.header("Tychon-Person", "ann"))
                 .andExpect(status().isOk())
                 .andReturn()
                 .getResponse()

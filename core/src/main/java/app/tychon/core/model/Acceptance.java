@@ -1,6 +1,7 @@
 package app.tychon.core.model;
 
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * A finding of the plan check that somebody has looked at and that is no fault here.
@@ -19,6 +20,14 @@ public record Acceptance(String check, String on, String finding, String reason)
             word.append(Character.toUpperCase(parts[i].charAt(0))).append(parts[i].substring(1));
         }
         return word.toString();
+    }
+
+    /** The one of a plan that covers what a check has found, if anybody has accepted it. */
+    public static Optional<Acceptance> of(Plan plan, Enum<?> fault, String on, String message) {
+        String word = word(fault);
+        return plan.accepted().stream()
+                .filter(one -> one.covers(word, on, message))
+                .findFirst();
     }
 
     /** What it is known by: the check, what it is about, and the finding. */

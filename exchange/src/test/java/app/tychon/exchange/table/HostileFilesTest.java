@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
@@ -53,13 +54,14 @@ class HostileFilesTest {
         return out.toByteArray();
     }
 
-    /** A gigabyte of nothing in a megabyte. */
+    /** Seven hundred megabytes of nothing in a few. */
     private static byte[] bomb() throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         byte[] zeros = new byte[1 << 20];
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.setLevel(Deflater.BEST_SPEED);
             zip.putNextEntry(new ZipEntry("xl/workbook.xml"));
-            for (int i = 0; i < 1000; i++) {
+            for (int i = 0; i < 700; i++) {
                 zip.write(zeros);
             }
             zip.closeEntry();

@@ -2,12 +2,9 @@ package app.tychon.server.costs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
-import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import app.tychon.core.model.Assignment;
 import app.tychon.core.model.CostLine;
@@ -26,8 +23,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.springframework.mock.web.MockMultipartFile;
-import org.springframework.test.web.servlet.request.MockMultipartHttpServletRequestBuilder;
 
 /** Money over HTTP: edited in cells, hired, funded, out to tables and in again. */
 class CostEditsTest extends EditedPlanTest {
@@ -185,35 +180,14 @@ class CostEditsTest extends EditedPlanTest {
                 "each step adds");
     }
 
-    private byte[] download(String file) throws Exception {
-        return http.perform(get(at("/" + file)))
-                .andExpect(status().isOk())
-                .andReturn()
-                .getResponse()
-                .getContentAsByteArray();
-    }
-
-    private JsonNode sent(String path, byte[] file, String... parameters) throws Exception {
-        MockMultipartHttpServletRequestBuilder request =
-                multipart(at(path)).file(new MockMultipartFile("file", "money", "application/octet-stream", file));
-        for (int i = 0; i < parameters.length; i += 2) {
-            request.param(parameters[i], parameters[i + 1]);
-        }
-        return json.readTree(http.perform(request.header("Tychon-Person", "ann"))
-                .andExpect(status().isOk())
-                .andReturn()
-                .getResponse()
-                .getContentAsString());
-    }
-
     @ParameterizedTest
     @ValueSource(
             strings = {"costs.csv", "costs.xlsx", "resources.csv", "resources.xlsx", "funding.csv", "funding.xlsx"})
     void whatIsTakenOutComesInAgainUnchanged(String name) throws Exception {
         rows("[{\"id\": \"K24\", \"cost\": {\"perDay\": \"1700\"}}]");
         Plan before = plan();
-        byte[] file = download(name);
-        JsonNode preview = sent("/costs/file/preview", file);
+        byte[] file = download(at("/" + name));
+        JsonNode preview = send(at("/costs/file/preview"), file);
         assertThat(preview.get("problems")).isEmpty();
         assertThat(preview.get("rows"))
                 .isNotEmpty()
@@ -227,7 +201,7 @@ class CostEditsTest extends EditedPlanTest {
         } else {
             accepted(put(at("/funding")), "[]");
         }
-        sent("/costs/file", file);
+        send(at("/costs/file"), file);
         Plan after = plan();
         assertThat(after.costs()).containsExactlyInAnyOrderElementsOf(before.costs());
         assertThat(after.resources()).isEqualTo(before.resources());
@@ -246,19 +220,19 @@ class CostEditsTest extends EditedPlanTest {
                 ;Import duty;E80;CHF 5k;EUR;
                 """
                         .getBytes(StandardCharsets.UTF_8);
-        JsonNode preview = sent("/costs/file/preview", table);
+        JsonNode preview = send(at("/costs/file/preview"), table);
         assertThat(preview.get("problems"))
                 .extracting(problem ->
                         problem.get("row").asInt() + " " + problem.get("header").asText())
                 .containsExactlyInAnyOrder("4 On", "5 Amount");
         String mended = "4:2:E96\n5:3:5k";
-        JsonNode sound = sent("/costs/file/preview", table, "mended", mended);
+        JsonNode sound = send(at("/costs/file/preview"), table, "mended", mended);
         assertThat(sound.get("problems")).isEmpty();
         assertThat(sound.get("rows"))
                 .extracting(row -> row.get("what").asText())
                 .containsExactly("changed", "new", "new", "new");
         assertThat(sound.get("gone")).hasSize(12);
-        sent("/costs/file", table, "mended", mended);
+        send(at("/costs/file"), table, "mended", mended);
         assertThat(line("K10").amount()).isEqualTo(430_000);
         assertThat(plan().costs()).hasSize(16);
         assertThat(line("K10").category()).as("no such column").isEqualTo("Site/Access");

@@ -19,7 +19,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.mock.web.MockMultipartFile;
-import org.springframework.test.web.servlet.request.MockMultipartHttpServletRequestBuilder;
 
 class RegisterFileTest extends EditedPlanTest {
     private static final String TWO_BAD_ROWS =
@@ -30,33 +29,12 @@ class RegisterFileTest extends EditedPlanTest {
             X2;Helpers fall ill;10 %;3..6d on Z99;Site manager;perhaps
             """;
 
-    private byte[] download(String file) throws Exception {
-        return http.perform(get(at("/" + file)))
-                .andExpect(status().isOk())
-                .andReturn()
-                .getResponse()
-                .getContentAsByteArray();
-    }
-
-    private JsonNode sent(String path, byte[] file, String... parameters) throws Exception {
-        MockMultipartHttpServletRequestBuilder request =
-                multipart(at(path)).file(new MockMultipartFile("file", "risks", "application/octet-stream", file));
-        for (int i = 0; i < parameters.length; i += 2) {
-            request.param(parameters[i], parameters[i + 1]);
-        }
-        return json.readTree(http.perform(request.header("Tychon-Person", "ann"))
-                .andExpect(status().isOk())
-                .andReturn()
-                .getResponse()
-                .getContentAsString());
-    }
-
     @ParameterizedTest
     @ValueSource(strings = {"risks.csv", "risks.xlsx"})
     void whatIsTakenOutComesInAgainUnchanged(String name) throws Exception {
         Plan before = plan();
-        byte[] file = download(name);
-        JsonNode preview = sent("/risks/file/preview", file);
+        byte[] file = download(at("/" + name));
+        JsonNode preview = send(at("/risks/file/preview"), file);
         assertThat(preview.get("problems")).isEmpty();
         assertThat(preview.get("rows"))
                 .hasSize(16)
@@ -65,7 +43,7 @@ class RegisterFileTest extends EditedPlanTest {
                 before.risks().stream().map(risk -> "\"" + risk.id() + "\"").collect(Collectors.joining(","));
         accepted(post(at("/risks/remove")), "{\"risks\":[" + all + "]}");
         assertThat(plan().risks()).isEmpty();
-        sent("/risks/file", file);
+        send(at("/risks/file"), file);
         assertThat(plan().risks()).isEqualTo(before.risks());
     }
 
@@ -82,10 +60,10 @@ class RegisterFileTest extends EditedPlanTest {
                   "closedBecause": "-", "from": "2027-05-01", "to": "2027-09-30"}]
                 """);
         Plan before = plan();
-        byte[] file = download(name);
+        byte[] file = download(at("/" + name));
         accepted(post(at("/risks/remove")), "{\"risks\":[\"X1\",\"x-2\"]}");
         assertThat(plan().risks()).hasSize(16);
-        sent("/risks/file", file);
+        send(at("/risks/file"), file);
         assertThat(plan().risks()).isEqualTo(before.risks());
     }
 
@@ -95,14 +73,15 @@ class RegisterFileTest extends EditedPlanTest {
         http.perform(get(at("/risks.xlsx")))
                 .andExpect(status().isUnprocessableEntity())
                 .andExpect(jsonPath("$.detail").value(containsString("Row 2, Notes")));
-        assertThat(sent("/risks/file/preview", download("risks.csv")).get("problems"))
+        assertThat(send(at("/risks/file/preview"), download(at("/" + "risks.csv")))
+                        .get("problems"))
                 .isEmpty();
     }
 
     @Test
     void badCellsAreToldWhereTheyStandAndCanBeTypedAnew() throws Exception {
         byte[] file = TWO_BAD_ROWS.getBytes(StandardCharsets.UTF_8);
-        JsonNode preview = sent("/risks/file/preview", file);
+        JsonNode preview = send(at("/risks/file/preview"), file);
         assertThat(preview.get("problems"))
                 .extracting(p -> p.get("row").asInt() + " " + p.get("header").asText())
                 .containsExactlyInAnyOrder("3 Chance", "4 Effect on time", "4 State");
@@ -114,14 +93,14 @@ class RegisterFileTest extends EditedPlanTest {
         assertThat(plan()).isEqualTo(before);
 
         String mended = "3:2:13 %\n4:3:3..6d on E94\n4:5:proposed";
-        JsonNode sound = sent("/risks/file/preview", file, "mended", mended);
+        JsonNode sound = send(at("/risks/file/preview"), file, "mended", mended);
         assertThat(sound.get("problems")).isEmpty();
         assertThat(sound.get("rows"))
                 .extracting(row -> row.get("what").asText())
                 .containsExactly("changed", "new", "new");
         assertThat(sound.at("/rows/0/fields/0/after").asText()).isEqualTo("35 %");
         assertThat(sound.get("gone")).hasSize(15);
-        sent("/risks/file", file, "mended", mended);
+        send(at("/risks/file"), file, "mended", mended);
         Plan after = plan();
         assertThat(after.risks()).hasSize(18);
         assertThat(after.risks().get(17).state()).isEqualTo(Risk.State.PROPOSED);
@@ -131,8 +110,8 @@ class RegisterFileTest extends EditedPlanTest {
 
     @Test
     void columnsWithoutHeadersAreKnownByWhatStandsInThemAndSharesAreChances() throws Exception {
-        JsonNode preview = sent(
-                "/risks/file/preview",
+        JsonNode preview = send(
+                at("/risks/file/preview"),
                 "Nr;What;Where;Risk;Likelihood\nX1;10..20d on S20;;A landslide closes the road;0.3\nX2;5d on S30;;Papers get lost;0.05"
                         .getBytes(StandardCharsets.UTF_8));
         assertThat(preview.get("problems")).isEmpty();
@@ -140,8 +119,8 @@ class RegisterFileTest extends EditedPlanTest {
                 .extracting(
                         c -> c.get("header").asText() + "=" + c.get("meaning").asText())
                 .contains("Nr=Code", "What=Effect on time");
-        sent(
-                "/risks/file",
+        send(
+                at("/risks/file"),
                 "Risk;Likelihood\nA landslide closes the road;0.3\nPapers get lost;0.05"
                         .getBytes(StandardCharsets.UTF_8),
                 "removeGone",

@@ -161,18 +161,18 @@ class RunTest extends RunningTest {
     @Test
     void aStoppedRunGoesOnAndItsResultsAreReplaced() throws Exception {
         UUID project = plans.insert(RandomPlans.oneCalendar(3, 400));
-        String run = begin(project.toString(), "{\"iterations\":60000,\"seed\":1}");
+        String run = begin(project.toString(), "{\"iterations\":30000,\"seed\":1}");
         await().atMost(PATIENCE)
                 .until(() -> read("/api/runs/" + run).at("/progress/done").asInt() > 0);
         http.perform(post("/api/runs/" + run + "/stop")).andExpect(status().isOk());
         int before = ended(run).get("done").asInt();
-        assertThat(before).isLessThan(60000);
+        assertThat(before).isLessThan(30000);
         read("/api/runs/" + run + "/dates?levels=80");
         http.perform(post("/api/runs/" + run + "/resume")).andExpect(status().isOk());
         JsonNode view = ended(run);
-        assertThat(view.get("done").asInt()).isEqualTo(60000);
-        assertThat(read("/api/runs/" + run + "/futures/60000").get("of").asInt())
-                .isEqualTo(60000);
+        assertThat(view.get("done").asInt()).isEqualTo(30000);
+        assertThat(read("/api/runs/" + run + "/futures/30000").get("of").asInt())
+                .isEqualTo(30000);
     }
 
     @Test

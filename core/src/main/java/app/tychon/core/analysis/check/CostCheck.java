@@ -58,13 +58,7 @@ public final class CostCheck {
     }
 
     private void found(CostFault fault, String on, String message) {
-        findings.add(new CostFinding(
-                fault,
-                on,
-                message,
-                plan.accepted().stream()
-                        .filter(a -> a.covers(Acceptance.word(fault), on, message))
-                        .findFirst()));
+        findings.add(new CostFinding(fault, on, message, Acceptance.of(plan, fault, on, message)));
     }
 
     private static String money(double amount) {

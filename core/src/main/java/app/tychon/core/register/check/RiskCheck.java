@@ -86,14 +86,7 @@ public final class RiskCheck {
     }
 
     private void found(RiskFault fault, String on, String message, Optional<Risk> mended) {
-        findings.add(new RiskFinding(
-                fault,
-                on,
-                message,
-                mended,
-                plan.accepted().stream()
-                        .filter(a -> a.covers(Acceptance.word(fault), on, message))
-                        .findFirst()));
+        findings.add(new RiskFinding(fault, on, message, mended, Acceptance.of(plan, fault, on, message)));
     }
 
     private void found(RiskFault fault, Risk risk, String message) {

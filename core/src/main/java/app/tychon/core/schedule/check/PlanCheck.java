@@ -53,14 +53,7 @@ public final class PlanCheck {
     }
 
     private void found(Check check, String on, String message, Optional<Fix> fix) {
-        findings.add(new Finding(
-                check,
-                on,
-                message,
-                fix,
-                plan.accepted().stream()
-                        .filter(a -> a.covers(Acceptance.word(check), on, message))
-                        .findFirst()));
+        findings.add(new Finding(check, on, message, fix, Acceptance.of(plan, check, on, message)));
     }
 
     private void durations() {

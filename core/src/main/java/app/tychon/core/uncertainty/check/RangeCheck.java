@@ -56,13 +56,7 @@ public final class RangeCheck {
     }
 
     private void found(RangeFault fault, String on, String message) {
-        findings.add(new RangeFinding(
-                fault,
-                on,
-                message,
-                plan.accepted().stream()
-                        .filter(a -> a.covers(Acceptance.word(fault), on, message))
-                        .findFirst()));
+        findings.add(new RangeFinding(fault, on, message, Acceptance.of(plan, fault, on, message)));
     }
 
     private void activities() {
