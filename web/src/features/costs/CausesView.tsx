@@ -1,5 +1,6 @@
-import { Box, Flex } from "@chakra-ui/react";
+import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useRef } from "react";
+import { Link as RouterLink } from "react-router";
 import type { CauseSum, CostCauses, PlanView } from "../../shared/api/client";
 import { type GroupedBy, useCostCauses } from "../../shared/api/costs";
 import { refusalOf } from "../../shared/api/edits";
@@ -14,6 +15,8 @@ import { Notice } from "../../shared/ui/Notice";
 import { CAUSES, CauseBars, causesOf } from "./CauseBars";
 import { contingencySentence, dayWorthSentence, delaySentence } from "./costWords";
 import type { CostsLook } from "./costsStore";
+
+const Link = chakra(RouterLink, { base: { color: "action" } });
 
 const BY: { value: GroupedBy; label: string }[] = [
   { value: "branch", label: "By branch" },
@@ -112,6 +115,7 @@ export function CausesView({ plan, run, current, look }: Props) {
         </Box>
         <Box data-testid="contingency">{contingencySentence(data, currency)}</Box>
         <Box>{dayWorthSentence(data, currency)}</Box>
+        <Link to={`/projects/${plan.project.id}/odds?view=joint`}>Date and budget together</Link>
       </Aside>
     </Flex>
   );

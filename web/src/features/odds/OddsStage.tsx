@@ -45,7 +45,9 @@ export function OddsStage() {
   const { source, choose } = useSource(plan, all);
   const [address] = useSearchParams();
   const asked = Number(address.get("future"));
-  const [view, setView] = useState<View>(asked > 0 ? "future" : "chance");
+  const [view, setView] = useState<View>(
+    asked > 0 ? "future" : address.get("view") === "joint" ? "joint" : "chance",
+  );
   const [listed, setListed] = useState(false);
   const [compared, setCompared] = useState("");
   const running = all.find((run) => run.state === "running");

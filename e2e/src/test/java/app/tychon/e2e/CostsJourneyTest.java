@@ -119,6 +119,8 @@ class CostsJourneyTest extends Journey {
         browser.read("[data-testid='contingency']", "if nothing took longer or came later than planned");
         browser.press("By category");
         browser.see("[data-group='Optics']");
+        browser.goTo("Date and budget together");
+        browser.read("[data-testid='joint']", "are kept together with a chance of");
     }
 
     @Test
