@@ -210,6 +210,9 @@ describe("rising prices", () => {
       perYear: { shape: "triangular", low: 0.02, likely: 0.04, high: 0.07 },
     });
     expect(wordsOf({ category: "", rate: "some" })).toHaveProperty("refusal");
+    expect(wordsOf({ category: "", rate: "7..4..2" })).toEqual({
+      refusal: "“7..4..2” of all prices does not rise; the lowest comes first, as in 2..4..7.",
+    });
   });
 
   it("are written as they are typed", () => {

@@ -30,6 +30,8 @@ export function wordsOf({ category, rate }: PriceDraft): EscalationWords | { ref
       refusal: `“${rate}” is no yearly rate of ${where}; one reads as 4, or 2..4..7 where it is uncertain.`,
     };
   const shares = points.map((point) => (point ?? 0) / 100);
+  if (shares.some((share, i) => i > 0 && share < (shares[i - 1] ?? share)))
+    return { refusal: `“${rate}” of ${where} does not rise; the lowest comes first, as in 2..4..7.` };
   const [low = 0, middle = 0, high = 0] = shares;
   const name = category.trim();
   if (shares.length === 1) return { category: name, perYear: low };

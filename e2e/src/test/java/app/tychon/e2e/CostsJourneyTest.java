@@ -135,7 +135,7 @@ class CostsJourneyTest extends Journey {
         browser.read("[role='dialog'] [role='alert']", "“four” is no yearly rate of Optics");
         browser.fill("[aria-label='Percent a year 1']", "7..4..2");
         browser.press("Keep it");
-        browser.read("[role='dialog'] [role='alert']", "Optics");
+        browser.read("[role='dialog'] [role='alert']", "“7..4..2” of Optics does not rise");
         browser.fill("[aria-label='Percent a year 1']", "2..4..7");
         browser.press("Keep it");
         browser.readOtherThan(SENTENCE, before);
