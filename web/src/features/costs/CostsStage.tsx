@@ -52,6 +52,7 @@ const FILES = [
   { value: "costs.csv", label: "Cost lines as a table of text (CSV)" },
   { value: "resources.xlsx", label: "Resources as a spreadsheet (XLSX)" },
   { value: "resources.csv", label: "Resources as a table of text (CSV)" },
+  { value: "funding.xlsx", label: "Funding as a spreadsheet (XLSX)" },
   { value: "funding.csv", label: "Funding as a table of text (CSV)" },
 ] as const;
 

@@ -3,10 +3,10 @@ import { useId, useState } from "react";
 import type { PlanView } from "../../shared/api/client";
 import { useCostEdits } from "../../shared/api/costs";
 import { refusalOf } from "../../shared/api/edits";
-import { useGridStore } from "../../shared/grid/gridStore";
 import { notify } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
 import { WideDialog } from "../../shared/ui/WideDialog";
+import { goToFreshLine } from "./freshLine";
 
 const Input = chakra("input");
 
@@ -34,15 +34,13 @@ export function HireDialog({ plan, row, onClose }: Props) {
   const rows = useId();
   const change = (field: keyof typeof words) => (text: string) => setWords({ ...words, [field]: text });
   const hire = async () => {
-    const known = new Set(plan.costs.map((cost) => cost.id));
     try {
       const result = await edits.hire({
         ...words,
         from: codeOf(plan, words.from),
         to: codeOf(plan, words.to),
       });
-      const fresh = result.parts.costs?.find((cost) => !known.has(cost.id));
-      if (fresh) useGridStore.getState().select(plan.project.id, { row: fresh.id, column: "name" });
+      goToFreshLine(plan, result);
       notify(`${words.name} is hired from ${words.from} to ${words.to}. Ctrl Z takes it back.`);
       onClose();
     } catch (error) {

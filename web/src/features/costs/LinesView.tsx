@@ -10,6 +10,7 @@ import { PlanGrid } from "../../shared/planGrid/PlanGrid";
 import { placeOf, type Row, visibleRows } from "../../shared/planGrid/rows";
 import { notify } from "../../shared/ui/notify";
 import { costColumns } from "./costColumns";
+import { goToFreshLine } from "./freshLine";
 import { longest, type Money } from "./money";
 import { moneyDrawing } from "./MoneyDrawing";
 
@@ -27,11 +28,9 @@ const NOTHING_CLOSED: ReadonlySet<string> = new Set();
 export function useNewLine(plan: PlanView) {
   const edits = useRowEdits(plan.project.id);
   return async (on: string) => {
-    const known = new Set(plan.costs.map((cost) => cost.id));
     try {
       const result = await edits.rows([{ id: "", add: true, cost: { name: "New cost", on, amount: "0" } }]);
-      const fresh = result.parts.costs?.find((cost) => !known.has(cost.id));
-      if (fresh) useGridStore.getState().select(plan.project.id, { row: fresh.id, column: "name" });
+      goToFreshLine(plan, result);
     } catch (error) {
       notify(refusalOf(error));
     }

@@ -71,6 +71,13 @@ public final class Slice {
                 id -> categories.containsKey(id) && Categories.isWithin(categories.get(id), category));
     }
 
+    /** What is of no category: lines and resources without one, and what risks add to rows themselves. */
+    public static Slice ofNoCategory(Plan plan) {
+        Map<String, String> categories = categories(plan);
+        return new Slice(
+                false, place -> true, id -> categories.getOrDefault(id, "").isEmpty());
+    }
+
     /** The category of every cost line, by id, and of every assignment, by {@link RiskTargets#id}. */
     public static Map<String, String> categories(Plan plan) {
         Map<String, String> categories = new HashMap<>();

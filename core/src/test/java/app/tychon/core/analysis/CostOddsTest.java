@@ -31,6 +31,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What lines, categories and branches cost, by cause; what funding and limits of resources are worth. */
@@ -70,6 +72,19 @@ class CostOddsTest {
             }
             double[] steel = odds.sum(Slice.of(plan.network().plan(), "Steel"));
             double[] within = odds.sum(Slice.of(plan.network().plan(), "Steel/Dome"));
+            Plan model = plan.network().plan();
+            Set<String> highest = Slice.categories(model).values().stream()
+                    .map(category -> category.split("/")[0])
+                    .filter(category -> !category.isEmpty())
+                    .collect(Collectors.toSet());
+            double byCategory = highest.stream()
+                    .mapToDouble(category -> mean(odds.sum(Slice.of(model, category))))
+                    .sum();
+            double onPlaces =
+                    places.values().stream().mapToDouble(CostOddsTest::mean).sum();
+            assertThat(byCategory + mean(odds.sum(Slice.ofNoCategory(model))))
+                    .as("categories, and what is of none")
+                    .isCloseTo(onPlaces, within(0.005));
             assertThat(mean(steel)).isGreaterThanOrEqualTo(mean(within));
             assertThat(mean(odds.sum(Slice.on(plan.network(), "W")))).isCloseTo(mean(top), within(0.005));
         }

@@ -4,7 +4,6 @@ import app.tychon.core.model.Plan;
 import app.tychon.exchange.costs.MoneySheet;
 import app.tychon.exchange.costs.MoneySubject;
 import app.tychon.exchange.table.Sheet;
-import app.tychon.exchange.table.SheetFiles;
 import app.tychon.exchange.table.Table;
 import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
@@ -14,7 +13,6 @@ import app.tychon.server.web.Download;
 import app.tychon.server.web.MendedCells;
 import app.tychon.server.web.TablePreview;
 import app.tychon.server.web.Uploads;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.UUID;
 import java.util.function.Function;
@@ -96,15 +94,11 @@ class MoneyFileController {
 
     private ResponseEntity<byte[]> csv(UUID id, Function<Plan, Sheet> sheet, String what) throws IOException {
         Plan plan = plans.find(id).plan();
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SheetFiles.csv(sheet.apply(plan), out);
-        return Download.of(out, Download.CSV, plan.project().name() + ", " + what + ".csv");
+        return Download.csv(sheet.apply(plan), plan.project().name() + ", " + what);
     }
 
     private ResponseEntity<byte[]> xlsx(UUID id, Function<Plan, Sheet> sheet, String what) throws IOException {
         Plan plan = plans.find(id).plan();
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SheetFiles.xlsx(sheet.apply(plan), out);
-        return Download.of(out, Download.XLSX, plan.project().name() + ", " + what + ".xlsx");
+        return Download.xlsx(sheet.apply(plan), plan.project().name() + ", " + what);
     }
 }

@@ -70,7 +70,8 @@ final class MoneyRows {
             }
         });
         for (String category : categories(plan)) {
-            want("category:" + category, () -> odds.sum(Slice.of(plan, category)));
+            Slice slice = category.isEmpty() ? Slice.ofNoCategory(plan) : Slice.of(plan, category);
+            want("category:" + category, () -> odds.sum(slice));
         }
         want("project", () -> odds.sum(Slice.whole()));
         List<MoneyRow> rows =
@@ -90,7 +91,8 @@ final class MoneyRows {
     static TreeSet<String> categories(Plan plan) {
         TreeSet<String> all = new TreeSet<>();
         Slice.categories(plan).values().forEach(category -> {
-            for (String at = category; !at.isEmpty(); at = Categories.above(at)) {
+            all.add(category);
+            for (String at = Categories.above(category); !at.isEmpty(); at = Categories.above(at)) {
                 all.add(at);
             }
         });

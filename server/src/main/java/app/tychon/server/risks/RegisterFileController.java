@@ -1,19 +1,17 @@
 package app.tychon.server.risks;
 
+import app.tychon.core.model.Plan;
 import app.tychon.exchange.risks.RegisterColumns;
 import app.tychon.exchange.risks.RegisterSheet;
-import app.tychon.exchange.table.SheetFiles;
 import app.tychon.exchange.table.Table;
 import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
-import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.web.Download;
 import app.tychon.server.web.MendedCells;
 import app.tychon.server.web.TablePreview;
 import app.tychon.server.web.Uploads;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.UUID;
 import org.springframework.http.MediaType;
@@ -42,18 +40,14 @@ class RegisterFileController {
 
     @GetMapping("/risks.csv")
     ResponseEntity<byte[]> downloadRisksCsv(@PathVariable UUID id) throws IOException {
-        LoadedPlan plan = plans.find(id);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SheetFiles.csv(RegisterSheet.of(plan.plan()), out);
-        return Download.of(out, Download.CSV, plan.plan().project().name() + ", risks.csv");
+        Plan plan = plans.find(id).plan();
+        return Download.csv(RegisterSheet.of(plan), plan.project().name() + ", risks");
     }
 
     @GetMapping("/risks.xlsx")
     ResponseEntity<byte[]> downloadRisksXlsx(@PathVariable UUID id) throws IOException {
-        LoadedPlan plan = plans.find(id);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SheetFiles.xlsx(RegisterSheet.of(plan.plan()), out);
-        return Download.of(out, Download.XLSX, plan.plan().project().name() + ", risks.xlsx");
+        Plan plan = plans.find(id).plan();
+        return Download.xlsx(RegisterSheet.of(plan), plan.project().name() + ", risks");
     }
 
     /** What a register would change. */

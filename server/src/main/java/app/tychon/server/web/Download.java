@@ -1,6 +1,9 @@
 package app.tychon.server.web;
 
+import app.tychon.exchange.table.Sheet;
+import app.tychon.exchange.table.SheetFiles;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -25,5 +28,19 @@ public final class Download {
                                 .build()
                                 .toString())
                 .body(file.toByteArray());
+    }
+
+    /** A table as text. @param name of the file, without its ending */
+    public static ResponseEntity<byte[]> csv(Sheet sheet, String name) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        SheetFiles.csv(sheet, out);
+        return of(out, CSV, name + ".csv");
+    }
+
+    /** A table as a spreadsheet. @param name of the file, without its ending */
+    public static ResponseEntity<byte[]> xlsx(Sheet sheet, String name) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        SheetFiles.xlsx(sheet, out);
+        return of(out, XLSX, name + ".xlsx");
     }
 }

@@ -3,9 +3,7 @@ package app.tychon.server.web;
 import app.tychon.exchange.table.Sheet;
 import app.tychon.exchange.table.Sheet.Column;
 import app.tychon.exchange.table.Sheet.Line;
-import app.tychon.exchange.table.SheetFiles;
 import com.fasterxml.jackson.databind.JsonNode;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
@@ -32,16 +30,12 @@ class TableController {
 
     @PostMapping("/csv")
     ResponseEntity<byte[]> tableAsCsv(@RequestBody TableWords table) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SheetFiles.csv(sheet(table), out);
-        return Download.of(out, Download.CSV, table.title() + ".csv");
+        return Download.csv(sheet(table), table.title());
     }
 
     @PostMapping("/xlsx")
     ResponseEntity<byte[]> tableAsXlsx(@RequestBody TableWords table) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SheetFiles.xlsx(sheet(table), out);
-        return Download.of(out, Download.XLSX, table.title() + ".xlsx");
+        return Download.xlsx(sheet(table), table.title());
     }
 
     private static Sheet sheet(TableWords table) {

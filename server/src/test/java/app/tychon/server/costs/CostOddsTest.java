@@ -40,6 +40,18 @@ class CostOddsTest extends RunningTest {
     }
 
     @Test
+    void whatIsOfNoCategoryHasOddsToo() throws Exception {
+        String run = begin(bringIn("garden-room"), "{\"iterations\":1000,\"seed\":1}");
+        ended(run);
+        Map<String, Double> means = new HashMap<>();
+        read("/api/runs/" + run + "/costs/rows")
+                .get("rows")
+                .forEach(row ->
+                        means.put(row.get("key").asText(), row.get("mean").asDouble()));
+        assertThat(means.get("category:")).isCloseTo(means.get("project"), within(0.005));
+    }
+
+    @Test
     void cashFlowIsToldByPeriodWithTheChanceOfItsFunding() throws Exception {
         JsonNode months = read(run() + "/flow?period=month");
         JsonNode quarters = read(run() + "/flow?period=quarter");
