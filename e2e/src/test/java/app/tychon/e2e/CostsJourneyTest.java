@@ -76,6 +76,7 @@ class CostsJourneyTest extends Journey {
         browser.read(Browser.cell("E60", "planned"), "k");
         browser.press("By category");
         browser.read("[data-row='/Optics']", "910k");
+        browser.scroll("[aria-label='Costs by category']", 5000);
         browser.read("[data-row='/'] [data-column='p50']", "k");
         browser.press("Resources");
         browser.read("[data-testid='load']", "Summit crew");
