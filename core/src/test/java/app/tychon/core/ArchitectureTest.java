@@ -13,6 +13,8 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule ARROWS_POINT_ONE_WAY = layeredArchitecture()
             .consideringOnlyDependenciesInLayers()
+            .layer("scenario")
+            .definedBy("..core.scenario..")
             .layer("analysis")
             .definedBy("..core.analysis..")
             .layer("simulation")
@@ -27,18 +29,20 @@ class ArchitectureTest {
             .definedBy("..core.calendar..")
             .layer("model")
             .definedBy("..core.model..")
-            .whereLayer("analysis")
+            .whereLayer("scenario")
             .mayNotBeAccessedByAnyLayer()
+            .whereLayer("analysis")
+            .mayOnlyBeAccessedByLayers("scenario")
             .whereLayer("simulation")
-            .mayOnlyBeAccessedByLayers("analysis")
+            .mayOnlyBeAccessedByLayers("analysis", "scenario")
             .whereLayer("uncertainty")
-            .mayOnlyBeAccessedByLayers("simulation", "analysis")
+            .mayOnlyBeAccessedByLayers("simulation", "analysis", "scenario")
             .whereLayer("schedule")
-            .mayOnlyBeAccessedByLayers("simulation", "analysis")
+            .mayOnlyBeAccessedByLayers("simulation", "analysis", "scenario")
             .whereLayer("calendar")
-            .mayOnlyBeAccessedByLayers("schedule", "statistics", "simulation", "analysis")
+            .mayOnlyBeAccessedByLayers("schedule", "statistics", "simulation", "analysis", "scenario")
             .whereLayer("statistics")
-            .mayOnlyBeAccessedByLayers("simulation", "analysis");
+            .mayOnlyBeAccessedByLayers("simulation", "analysis", "scenario");
 
     @ArchTest
     static final ArchRule ROOMS_OF_THE_SIMULATION = layeredArchitecture()

@@ -234,6 +234,7 @@ public final class PlanBuilder {
                 evidence,
                 Optional.empty(),
                 escalation,
-                funding);
+                funding,
+                List.of());
     }
 }

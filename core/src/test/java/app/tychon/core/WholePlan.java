@@ -12,6 +12,9 @@ import app.tychon.core.model.RegisterEntry.Occurrence;
 import app.tychon.core.model.Resource;
 import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
+import app.tychon.core.model.RiskSwitch;
+import app.tychon.core.model.Scenario;
+import app.tychon.core.model.ScenarioEdit;
 import app.tychon.core.model.Score;
 import app.tychon.core.model.Shape;
 import app.tychon.core.model.Strategy;
@@ -96,7 +99,34 @@ public final class WholePlan {
                                 .withClosedBecause("bought elsewhere")
                                 .withHistory(Optional.of(new PastEvents(4, 9, Basis.MONEY, 1200, 300, List.of())))))
                 .build()
-                .withScheme(Optional.of(StarterScheme.of(40, 50_000)));
+                .withScheme(Optional.of(StarterScheme.of(40, 50_000)))
+                .withScenarios(List.of(
+                        Scenario.of("S1", "Dry ground"),
+                        new Scenario(
+                                "S2",
+                                "Two crews",
+                                "Asked for by the sponsor.\nSee the notes of June.",
+                                true,
+                                Map.of("M", RiskSwitch.UNANSWERED, "K", RiskSwitch.RESPONSE),
+                                Map.of("Weather/Snow", RiskSwitch.OFF),
+                                RiskSwitch.NOW,
+                                false,
+                                false,
+                                Optional.of(PlanBuilder.START.plusDays(30)),
+                                Optional.of(1250.5),
+                                List.of(
+                                        new ScenarioEdit(
+                                                "activities",
+                                                "A",
+                                                Optional.of("{\"duration\":\"5d\"}"),
+                                                Optional.of("{\"duration\":\"3d\"}"),
+                                                Optional.empty()),
+                                        new ScenarioEdit(
+                                                "funding",
+                                                "2027-05-01",
+                                                Optional.empty(),
+                                                Optional.of("{\"date\":\"2027-05-01\",\"amount\":90}"),
+                                                Optional.of(""))))));
     }
 
     private static Risk told(Risk risk) {

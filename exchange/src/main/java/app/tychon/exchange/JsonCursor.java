@@ -2,7 +2,9 @@ package app.tychon.exchange;
 
 import app.tychon.core.model.Problem;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.MissingNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
@@ -138,6 +140,15 @@ public final class JsonCursor {
         }
         problem(isAbsent() ? "is missing" : "must be a whole number, not " + quoted());
         return 1;
+    }
+
+    /** An object as it stands, of whatever fields. */
+    public ObjectNode object() {
+        if (node instanceof ObjectNode object) {
+            return object;
+        }
+        problem(isAbsent() ? "is missing" : "must be an object, not " + quoted());
+        return JsonNodeFactory.instance.objectNode();
     }
 
     /** The names of its fields; noted, with none, where this is no object. */

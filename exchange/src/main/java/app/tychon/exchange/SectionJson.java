@@ -47,7 +47,8 @@ public record SectionJson<T>(
             where(Sections.EVIDENCE, SpreadJson::write, SpreadJson::evidence),
             single(Sections.SCHEME, SchemeJson::write, SchemeJson::read),
             where(Sections.ESCALATION, MoneyJson::write, MoneyJson::escalation),
-            where(Sections.FUNDING, MoneyJson::write, MoneyJson::funding));
+            where(Sections.FUNDING, MoneyJson::write, MoneyJson::funding),
+            where(Sections.SCENARIOS, ScenarioJson::write, ScenarioJson::read));
 
     private static <T> SectionJson<T> of(
             Section<T> section, Function<T, ObjectNode> write, Function<JsonCursor, T> read) {

@@ -9,7 +9,7 @@ import java.util.Arrays;
  * ten sections of equal size, each of which gives the change on its own; their spread, by Student's t, is the interval of
  * the change (sectioning; Asmussen, Glynn, "Stochastic Simulation", 2007, III.5).
  */
-final class Sections {
+public final class Sections {
     private static final int COUNT = 10;
     /** Of Student's t with nine degrees of freedom, both sides together 5 %. */
     private static final double QUANTILE = 2.262157;
@@ -27,6 +27,15 @@ final class Sections {
         size = own.length / COUNT;
         whole = Sample.of(own).percentile(level);
         parts = percentiles(own);
+    }
+
+    /**
+     * How far a percentile lies from one sample to the other of the same futures.
+     *
+     * @param level 0 to 1
+     */
+    public static Moved moved(double[] from, double[] to, double level) {
+        return new Sections(from, level).moved(to);
     }
 
     private double[] percentiles(double[] values) {

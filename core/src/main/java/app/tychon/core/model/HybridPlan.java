@@ -65,6 +65,7 @@ public final class HybridPlan {
                 .risks(version(Kind.RISKS).risks())
                 .accepted(List.of())
                 .evidence(List.of())
+                .scenarios(List.of())
                 .done();
         Set<String> missing = ids(earlier);
         missing.addAll(ids(later));

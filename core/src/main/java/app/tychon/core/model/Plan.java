@@ -11,6 +11,7 @@ import java.util.Optional;
  * @param scheme     how its risks are scored, where they are
  * @param escalation how prices rise, where they do
  * @param funding    what can be spent from when on, where that is known
+ * @param scenarios  how it could be otherwise
  */
 @RecordBuilder
 @RecordBuilder.Options(suffix = "Draft", buildMethodName = "done")
@@ -30,7 +31,8 @@ public record Plan(
         List<Evidence> evidence,
         Optional<Scheme> scheme,
         List<Escalation> escalation,
-        List<Funding> funding)
+        List<Funding> funding,
+        List<Scenario> scenarios)
         implements PlanDraft.With {
 
     /** What {@code on} says of a cost line or an impact that concerns the whole project. */
@@ -51,6 +53,7 @@ public record Plan(
         evidence = List.copyOf(evidence);
         escalation = List.copyOf(escalation);
         funding = List.copyOf(funding);
+        scenarios = List.copyOf(scenarios);
     }
 
     /** A project with its activities and logic alone. */
@@ -75,6 +78,7 @@ public record Plan(
                 List.of(),
                 List.of(),
                 Optional.empty(),
+                List.of(),
                 List.of(),
                 List.of());
     }

@@ -124,6 +124,16 @@ public final class Sections {
             Keys.MADE,
             MoneyRules::funding);
 
+    public static final Section<Scenario> SCENARIOS = new Section<>(
+            "scenarios",
+            "a scenario",
+            "Scenario",
+            Plan::scenarios,
+            PlanDraft::scenarios,
+            Scenario::id,
+            Keys.IDS,
+            ScenarioRules::check);
+
     public static final List<Section<?>> ALL = List.of(
             PROJECT,
             CALENDARS,
@@ -140,7 +150,8 @@ public final class Sections {
             EVIDENCE,
             SCHEME,
             ESCALATION,
-            FUNDING);
+            FUNDING,
+            SCENARIOS);
 
     private Sections() {}
 }

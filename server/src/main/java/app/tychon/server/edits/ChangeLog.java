@@ -1,5 +1,6 @@
 package app.tychon.server.edits;
 
+import app.tychon.exchange.changes.ChangeSet;
 import app.tychon.server.edits.ChangeSetEntity.State;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import jakarta.persistence.EntityManager;

@@ -2,6 +2,8 @@ package app.tychon.server.edits;
 
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
+import app.tychon.exchange.changes.ChangeSet;
+import app.tychon.exchange.changes.ChangedMeanwhile;
 import app.tychon.server.edits.ChangeSetEntity.State;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
@@ -132,6 +134,9 @@ public class Edits {
                 EditResult result =
                         again(editor, project, what.apply(edit), label + edit.label(), () -> edit.setState(then));
                 return new Step(Optional.of(result), Optional.empty());
+            } catch (ChangedMeanwhile e) {
+                edit.setState(State.DROPPED);
+                return new Step(Optional.empty(), Optional.of(new ConflictException(e.getMessage())));
             } catch (ConflictException e) {
                 edit.setState(State.DROPPED);
                 return new Step(Optional.empty(), Optional.of(e));

@@ -3,6 +3,8 @@ package app.tychon.server.edits;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Section;
 import app.tychon.core.model.Sections;
+import app.tychon.exchange.changes.Change;
+import app.tychon.exchange.changes.ChangeSet;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package app.tychon.server.rows;
 
 import app.tychon.core.model.Delta;
+import app.tychon.core.model.Into;
 import app.tychon.core.model.Section;
-import app.tychon.server.plan.Into;
 import app.tychon.server.plan.PlanRecords;
 import app.tychon.server.plan.SectionTable;
 import java.util.List;

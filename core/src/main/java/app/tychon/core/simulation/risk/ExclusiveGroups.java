@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
 
 /**
  * Risks of which at most one occurs share one draw, cut into stretches as long as their probabilities. Where there is
- * room, a stretch begins at the same place before and after responses, whoever else is switched off.
+ * room, a stretch begins at the same place before and after responses, whoever else is switched off or closed.
  */
 public final class ExclusiveGroups {
     private ExclusiveGroups() {}
@@ -20,17 +20,26 @@ public final class ExclusiveGroups {
     /** From where to where the group's draw must fall, by id of the risk. */
     static Map<String, double[]> chances(List<Risk> risks, Variation variation) {
         Map<String, List<Risk>> groups = risks.stream()
-                .filter(risk -> risk.isLive() && risk.exclusiveGroup().isPresent())
+                .filter(risk -> risk.exclusiveGroup().isPresent())
                 .sorted(Comparator.comparing(Risk::id))
                 .collect(Collectors.groupingBy(r -> r.exclusiveGroup().get(), TreeMap::new, Collectors.toList()));
         Map<String, double[]> chances = new HashMap<>();
-        groups.values().forEach(group -> place(group, variation, chances));
+        groups.values().forEach(group -> place(fitting(group), variation, chances));
         return chances;
+    }
+
+    /** Those that take no part keep their stretches, so that the others keep theirs; unless that leaves no room for them. */
+    private static List<Risk> fitting(List<Risk> group) {
+        return room(group) <= 1 ? group : group.stream().filter(Risk::isLive).toList();
+    }
+
+    private static double room(List<Risk> group) {
+        return group.stream().mapToDouble(ExclusiveGroups::larger).sum();
     }
 
     private static void place(List<Risk> group, Variation variation, Map<String, double[]> chances) {
         boolean decided = group.stream().anyMatch(r -> r.state() == Risk.State.OCCURRED);
-        double room = group.stream().mapToDouble(ExclusiveGroups::larger).sum();
+        double room = room(group);
         double from = 0;
         for (Risk risk : group) {
             double probability = probability(risk, variation);

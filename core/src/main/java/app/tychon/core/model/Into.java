@@ -1,12 +1,10 @@
-package app.tychon.server.plan;
+package app.tychon.core.model;
 
-import app.tychon.core.model.Delta;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -28,7 +26,7 @@ public record Into<T>(String activity, List<T> all) {
     }
 
     /** Keys of the activities into which something else led before. */
-    public static <T> List<UUID> rewritten(Delta<Into<T>> delta, Map<String, UUID> activities) {
+    public static <T, K> List<K> rewritten(Delta<Into<T>> delta, Map<String, K> activities) {
         return Stream.concat(delta.changed().stream().map(Into::activity), delta.removed().stream())
                 .map(activities::get)
                 .filter(Objects::nonNull)

@@ -1,11 +1,11 @@
-package app.tychon.server.edits;
+package app.tychon.exchange.changes;
 
+import app.tychon.core.model.Into;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.PlanDraft;
 import app.tychon.core.model.Section;
 import app.tychon.exchange.JsonCursor;
 import app.tychon.exchange.SectionJson;
-import app.tychon.server.plan.Into;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
@@ -22,7 +22,8 @@ record Kept<T>(
         Function<T, String> key,
         Function<T, ObjectNode> write,
         Function<JsonCursor, T> read,
-        BiConsumer<PlanDraft, List<T>> put) {
+        BiConsumer<PlanDraft, List<T>> put,
+        boolean isInto) {
 
     static final List<Kept<?>> ALL =
             SectionJson.ALL.stream().<Kept<?>>map(Kept::of).toList();
@@ -37,7 +38,8 @@ record Kept<T>(
                         section.key(),
                         words.write(),
                         words::read,
-                        (draft, all) -> section.put().apply(draft, all));
+                        (draft, all) -> section.put().apply(draft, all),
+                        false);
     }
 
     private static <T> Kept<Into<T>> into(SectionJson<T> words) {
@@ -59,6 +61,7 @@ record Kept<T>(
                                 draft,
                                 groups.stream()
                                         .flatMap(into -> into.all().stream())
-                                        .toList()));
+                                        .toList()),
+                true);
     }
 }

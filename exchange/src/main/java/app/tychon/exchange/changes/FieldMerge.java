@@ -1,4 +1,4 @@
-package app.tychon.server.edits;
+package app.tychon.exchange.changes;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -50,7 +50,7 @@ final class FieldMerge {
         return one == null || other == null ? one == other : one.toString().equals(other.toString());
     }
 
-    private static void put(ObjectNode node, String name, JsonNode value) {
+    static void put(ObjectNode node, String name, JsonNode value) {
         if (value == null) {
             node.remove(name);
         } else {

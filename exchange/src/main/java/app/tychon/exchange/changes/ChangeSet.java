@@ -1,10 +1,9 @@
-package app.tychon.server.edits;
+package app.tychon.exchange.changes;
 
 import app.tychon.core.model.Delta;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.PlanDraft;
 import app.tychon.exchange.JsonText;
-import app.tychon.server.problems.ConflictException;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -17,9 +16,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Everything an edit changed, object by object; it can be done again, or taken back, on a later plan. */
-record ChangeSet(List<Change> changes) {
+public record ChangeSet(List<Change> changes) {
 
-    static ChangeSet between(Plan before, Plan after) {
+    public static ChangeSet between(Plan before, Plan after) {
         List<Change> changes = new ArrayList<>();
         Kept.ALL.forEach(section -> collect(section, before, after, changes));
         return new ChangeSet(changes);
@@ -60,16 +59,16 @@ record ChangeSet(List<Change> changes) {
     }
 
     /** The same, the other way round. */
-    ChangeSet turned() {
+    public ChangeSet turned() {
         return new ChangeSet(changes.stream().map(Change::turned).toList());
     }
 
     /**
      * Does all of it on a plan.
      *
-     * @throws ConflictException where an object is not as the change found it
+     * @throws ChangedMeanwhile where an object is not as the change found it
      */
-    Plan applyTo(Plan plan) {
+    public Plan applyTo(Plan plan) {
         PlanDraft draft = plan.edit();
         Map<String, List<Change>> bySection = changes.stream().collect(Collectors.groupingBy(Change::section));
         Kept.ALL.forEach(section ->
@@ -92,17 +91,17 @@ record ChangeSet(List<Change> changes) {
             met.add(key);
             ObjectNode now = section.write().apply(row);
             if (change.before() == null) {
-                throw changedMeanwhile(key);
+                throw new ChangedMeanwhile(key);
             }
             if (change.after() == null) {
                 if (!FieldMerge.same(now, change.before().is())) {
-                    throw changedMeanwhile(key);
+                    throw new ChangedMeanwhile(key);
                 }
                 continue;
             }
             ObjectNode merged = FieldMerge.of(
                             change.before().is(), change.after().is(), now)
-                    .orElseThrow(() -> changedMeanwhile(key));
+                    .orElseThrow(() -> new ChangedMeanwhile(key));
             if (change.after().index() < 0) {
                 rows.add(value(section, merged));
             } else {
@@ -113,7 +112,7 @@ record ChangeSet(List<Change> changes) {
                 .filter(change -> change.before() != null && !met.contains(change.key()))
                 .findFirst()
                 .ifPresent(change -> {
-                    throw changedMeanwhile(change.key());
+                    throw new ChangedMeanwhile(change.key());
                 });
         changes.stream()
                 .map(Change::after)
@@ -148,10 +147,5 @@ record ChangeSet(List<Change> changes) {
 
     private static <T> T value(Kept<T> section, ObjectNode is) {
         return JsonText.read(is.toString(), section.read());
-    }
-
-    private static ConflictException changedMeanwhile(String key) {
-        return new ConflictException(
-                "This cannot be taken back any more: “" + key + "” has been changed since by somebody else.");
     }
 }

@@ -1,7 +1,6 @@
-package app.tychon.server.edits;
+package app.tychon.exchange.changes;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import jakarta.annotation.Nullable;
 
 /**
  * One object before and after an edit.
@@ -11,7 +10,7 @@ import jakarta.annotation.Nullable;
  * @param before absent where the edit made it
  * @param after absent where the edit removed it
  */
-record Change(String section, String key, @Nullable State before, @Nullable State after) {
+public record Change(String section, String key, State before, State after) {
 
     /**
      * An object as it stands in its section.
@@ -20,9 +19,9 @@ record Change(String section, String key, @Nullable State before, @Nullable Stat
      * @param index its place, where the edit made, removed or moved it; -1 where it stays in place
      * @param follows the object it comes after; absent for the first, and where it stays in place
      */
-    record State(ObjectNode is, int index, @Nullable String follows) {}
+    public record State(ObjectNode is, int index, String follows) {}
 
-    Change turned() {
+    public Change turned() {
         return new Change(section, key, after, before);
     }
 }

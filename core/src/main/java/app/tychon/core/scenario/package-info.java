@@ -1,0 +1,2 @@
+/** Scenarios: the plan as it would be otherwise, and what that is worth. */
+package app.tychon.core.scenario;
