@@ -324,6 +324,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/scenarios/{scenario}/takeover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lookAtTakeOver"];
+        put?: never;
+        post: operations["takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/scenarios/{scenario}/enter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["enterScenario"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/scenarios/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["removeScenarios"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/runs": {
         parameters: {
             query?: never;
@@ -786,6 +834,22 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["editSettings"];
+        trace?: never;
+    };
+    "/api/projects/{id}/scenarios": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scenarios"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["editScenarios"];
         trace?: never;
     };
     "/api/projects/{id}/rows": {
@@ -1436,6 +1500,70 @@ export interface paths {
             cookie?: never;
         };
         get: operations["downloadCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/scenarios/rails": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scenarioRails"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/scenarios/drivers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scenarioDrivers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/scenarios/dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scenarioDates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/scenarios/amounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scenarioAmounts"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2366,6 +2494,24 @@ export interface components {
             nearDays: number;
             rows: components["schemas"]["CriticalityRow"][];
         };
+        CurveDouble: {
+            id: string;
+            /** Format: int32 */
+            iterations: number;
+            values: number[];
+        };
+        CurveLocalDateTime: {
+            id: string;
+            /** Format: int32 */
+            iterations: number;
+            values: string[];
+        };
+        CurvesViewDouble: {
+            curves: components["schemas"]["CurveDouble"][];
+        };
+        CurvesViewLocalDateTime: {
+            curves: components["schemas"]["CurveLocalDateTime"][];
+        };
         Difference: {
             id: string;
             name: string;
@@ -2432,6 +2578,14 @@ export interface components {
             parts: components["schemas"]["PlanParts"];
             gone: string[];
             undoing: components["schemas"]["Undoing"];
+        };
+        EditRow: {
+            section: string;
+            title: string;
+            key: string;
+            name: string;
+            what: string;
+            fields: components["schemas"]["FieldRow"][];
         };
         EditView: {
             /** Format: int64 */
@@ -2590,6 +2744,11 @@ export interface components {
             before: string;
             after: string;
         };
+        FieldRow: {
+            name: string;
+            before?: string;
+            after?: string;
+        };
         FigureView: {
             id: string;
             resource?: string;
@@ -2662,6 +2821,10 @@ export interface components {
             within: components["schemas"]["FlowMoney"];
             toDate: components["schemas"]["FlowMoney"];
         };
+        Forgotten: {
+            section: string;
+            key: string;
+        };
         FundedStretch: {
             /** Format: date */
             from: string;
@@ -2718,6 +2881,22 @@ export interface components {
             rows: components["schemas"]["RowView"][];
             struck: components["schemas"]["StruckView"][];
             path: string[];
+        };
+        GapView: {
+            /** Format: double */
+            days: number;
+            /** Format: double */
+            daysError?: number;
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            costError?: number;
+            /** Format: double */
+            now: number;
+            /** Format: double */
+            later: number;
+            /** Format: double */
+            sooner: number;
         };
         GoalValue: {
             /** Format: date-time */
@@ -2961,6 +3140,12 @@ export interface components {
             possible: boolean;
             nearest: number[][];
             moved: components["schemas"]["Moved"][];
+        };
+        MisfitRow: {
+            section: string;
+            key: string;
+            idle: boolean;
+            why: string;
         };
         MoneyRow: {
             key: string;
@@ -3264,6 +3449,18 @@ export interface components {
             revision: number;
             /** Format: date-time */
             editedAt: string;
+            /** Format: int64 */
+            inputsRevision: number;
+            scenario?: components["schemas"]["ScenarioName"];
+        };
+        Rail: {
+            id: string;
+            start: number[];
+            finish: number[];
+        };
+        RailsView: {
+            levels: number[];
+            scenarios: components["schemas"]["ScenarioRails"][];
         };
         RangeEffect: {
             before: components["schemas"]["Outlook"];
@@ -3688,6 +3885,95 @@ export interface components {
             /** Format: double */
             slope?: number;
         };
+        ScenarioName: {
+            /** Format: uuid */
+            of: string;
+            id: string;
+            name: string;
+        };
+        ScenarioNumbers: {
+            /** Format: int32 */
+            iterations: number;
+            refined: boolean;
+            /** Format: date-time */
+            planFinish: string;
+            /** Format: double */
+            planCost: number;
+            /** Format: date-time */
+            finishHalf: string;
+            /** Format: date-time */
+            finishLevel: string;
+            /** Format: double */
+            costHalf: number;
+            /** Format: double */
+            costLevel: number;
+            /** Format: double */
+            finishChance?: number;
+            /** Format: double */
+            costChance?: number;
+            /** Format: double */
+            jointChance?: number;
+        };
+        ScenarioRails: {
+            id: string;
+            rows: components["schemas"]["Rail"][];
+        };
+        ScenarioRemoval: {
+            scenarios: string[];
+        };
+        ScenarioRow: {
+            id: string;
+            name: string;
+            note: string;
+            putAway: boolean;
+            risks: {
+                [key: string]: string;
+            };
+            categories: {
+                [key: string]: string;
+            };
+            otherRisks: string;
+            estimates: boolean;
+            correlation: boolean;
+            /** Format: date-time */
+            targetFinish?: string;
+            /** Format: double */
+            targetCost?: number;
+            edits: components["schemas"]["EditRow"][];
+            /** Format: int32 */
+            editCount: number;
+            misfits: components["schemas"]["MisfitRow"][];
+            odds?: components["schemas"]["ScenarioNumbers"];
+            gap?: components["schemas"]["GapView"];
+            refusal?: string;
+        };
+        ScenarioWords: {
+            id: string;
+            add?: boolean;
+            from?: string;
+            name?: string;
+            note?: string;
+            putAway?: boolean;
+            risks?: {
+                [key: string]: string;
+            };
+            categories?: {
+                [key: string]: string;
+            };
+            otherRisks?: string;
+            estimates?: boolean;
+            correlation?: boolean;
+            targets?: components["schemas"]["TargetWords"];
+            forget?: components["schemas"]["Forgotten"][];
+        };
+        ScenariosView: {
+            /** Format: int64 */
+            revision: number;
+            /** Format: int32 */
+            level: number;
+            base: string;
+            rows: components["schemas"]["ScenarioRow"][];
+        };
         SchedulePreview: {
             columns: components["schemas"]["Column"][];
             sample: components["schemas"]["SampleRow"][];
@@ -3876,6 +4162,17 @@ export interface components {
             title: string;
             columns: string[];
             rows: components["schemas"]["JsonNode"][][];
+        };
+        TakeOverView: {
+            changes: components["schemas"]["InputChange"][];
+            left: string[];
+            misfits: components["schemas"]["MisfitRow"][];
+        };
+        TargetWords: {
+            /** Format: date-time */
+            finish?: string;
+            /** Format: double */
+            cost?: number;
         };
         Undoing: {
             undo?: string;
@@ -4456,6 +4753,101 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    lookAtTakeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                scenario: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                scenario: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    enterScenario: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                scenario: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    removeScenarios: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScenarioRemoval"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -5274,6 +5666,58 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SettingsWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    scenarios: {
+        parameters: {
+            query?: {
+                base?: string;
+                level?: number;
+                watch?: string[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScenariosView"];
+                };
+            };
+        };
+    };
+    editScenarios: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScenarioWords"][];
             };
         };
         responses: {
@@ -6383,6 +6827,109 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    scenarioRails: {
+        parameters: {
+            query: {
+                scenarios: string[];
+                levels?: number[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RailsView"];
+                };
+            };
+        };
+    };
+    scenarioDrivers: {
+        parameters: {
+            query?: {
+                one?: string;
+                other?: string;
+                what?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PairView"];
+                };
+            };
+        };
+    };
+    scenarioDates: {
+        parameters: {
+            query: {
+                scenarios: string[];
+                what?: string;
+                of?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CurvesViewLocalDateTime"];
+                };
+            };
+        };
+    };
+    scenarioAmounts: {
+        parameters: {
+            query: {
+                scenarios: string[];
+                what?: string;
+                of?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CurvesViewDouble"];
                 };
             };
         };

@@ -2,7 +2,9 @@ package app.tychon.core.model;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What cannot be true of a scenario, whatever the plan is. That it speaks of rows which the plan no longer has is no fault of
@@ -14,14 +16,15 @@ final class ScenarioRules {
     static void check(Plan plan, PlanNames names, Found found) {
         Set<String> sections = new HashSet<>();
         Sections.ALL.stream().filter(section -> section != Sections.SCENARIOS).forEach(s -> sections.add(s.name()));
-        Set<String> known = new HashSet<>();
+        Map<String, Long> called = plan.scenarios().stream()
+                .collect(Collectors.groupingBy(one -> one.name().strip(), Collectors.counting()));
         for (int i = 0; i < plan.scenarios().size(); i++) {
             Scenario scenario = plan.scenarios().get(i);
             String pointer = "/scenarios/" + i;
             found.addAll(pointer, TextRules.name("/name", scenario.name()));
             found.addAll(pointer, TextRules.text("/note", scenario.note(), Bounds.LONGEST_NOTES));
-            if (!known.add(scenario.name().strip())) {
-                found.add(pointer + "/name", "there is already a scenario called \"" + scenario.name() + "\"");
+            if (called.get(scenario.name().strip()) > 1) {
+                found.add(pointer + "/name", "there is another scenario called \"" + scenario.name() + "\"");
             }
             scenario.finish().ifPresent(date -> found.addAll(TextRules.date(pointer + "/targets/finish", date)));
             scenario.cost()

@@ -17,17 +17,17 @@ import java.util.Map;
  * @param id   code of the activity, cost line or risk, or id of the group
  * @param mark estimate, threat, opportunity or money: how it is told apart from others
  */
-record InputView(String key, String kind, String id, String name, String mark) {
+public record InputView(String key, String kind, String id, String name, String mark) {
 
     /** Makes views of the inputs of one plan. */
-    static final class Words {
+    public static final class Words {
         private final Map<String, Risk> risks = new HashMap<>();
 
-        Words(Plan plan) {
+        public Words(Plan plan) {
             plan.risks().forEach(risk -> risks.put(risk.id(), risk));
         }
 
-        InputView of(Input input) {
+        public InputView of(Input input) {
             return new InputView(text(input.key()), kind(input.kind()), input.id(), name(input), mark(input));
         }
 

@@ -11,10 +11,15 @@ public interface Edit {
      *
      * @param label what it was, in words for the history
      * @param gone what went with rows that were removed
+     * @param followed whether a scenario follows its plan
      */
-    public record Outcome(Plan plan, String label, List<String> gone) {
+    public record Outcome(Plan plan, String label, List<String> gone, boolean followed) {
         public Outcome(Plan plan, String label) {
             this(plan, label, List.of());
+        }
+
+        public Outcome(Plan plan, String label, List<String> gone) {
+            this(plan, label, gone, false);
         }
     }
 

@@ -55,19 +55,26 @@ public class Edits {
      * @throws ConflictException where the plan has changed since the editor saw it
      */
     public EditResult edit(Editor editor, Edit edit) {
-        return turns.take(editor.project(), () -> editHeld(editor, edit));
+        return turns.take(editor.project(), () -> editHeld(editor, edit, State.DONE));
     }
 
-    private EditResult editHeld(Editor editor, Edit edit) {
+    /** The same for an edit that follows from another and stands in the history without being taken back by itself. */
+    public EditResult note(Editor editor, Edit edit) {
+        return turns.take(editor.project(), () -> editHeld(editor, edit, State.NOTE));
+    }
+
+    private EditResult editHeld(Editor editor, Edit edit, State how) {
         ProjectEntity project = hold(editor);
         LoadedPlan before = plans.find(editor.project());
         Edit.Outcome outcome = edit.apply(before.plan());
-        LoadedPlan after = sound(project.revision() + 1, outcome.plan(), edit);
+        LoadedPlan after = sound(before, project.revision() + 1, outcome.plan(), edit);
         ChangeSet changes = ChangeSet.between(before.plan(), after.plan());
         if (!changes.changes().isEmpty()) {
-            log.dropUndone(editor.project(), editor.person());
-            log.add(editor.project(), after.revision(), editor.person(), outcome.label(), State.DONE, changes);
-            store(project, before, after);
+            if (how == State.DONE) {
+                log.dropUndone(editor.project(), editor.person());
+            }
+            log.add(editor.project(), after.revision(), editor.person(), outcome.label(), how, changes);
+            store(project, before, after, outcome.followed());
         }
         return result(editor, project, before, changes.changes().isEmpty() ? before : after, outcome.gone());
     }
@@ -88,7 +95,7 @@ public class Edits {
     @Transactional(readOnly = true)
     public LoadedPlan look(UUID id, Edit edit) {
         LoadedPlan before = plans.find(id);
-        return sound(before.revision(), edit.apply(before.plan()).plan(), edit);
+        return sound(before, before.revision(), edit.apply(before.plan()).plan(), edit);
     }
 
     /**
@@ -150,14 +157,14 @@ public class Edits {
         Plan plan = changes.applyTo(before.plan());
         LoadedPlan after;
         try {
-            after = LoadedPlan.of(project.revision() + 1, plan);
+            after = before.next(project.revision() + 1, plan);
         } catch (InvalidPlanException e) {
             throw new ConflictException("This cannot be taken back any more, since other edits build on it: "
                     + e.problems().get(0).message() + ".");
         }
         mark.run();
         log.add(editor.project(), after.revision(), editor.person(), label, State.NOTE, changes);
-        store(project, before, after);
+        store(project, before, after, false);
         return result(editor, project, before, after, List.of());
     }
 
@@ -190,9 +197,9 @@ public class Edits {
         return project;
     }
 
-    private static LoadedPlan sound(long revision, Plan plan, Edit edit) {
+    private static LoadedPlan sound(LoadedPlan before, long revision, Plan plan, Edit edit) {
         try {
-            return LoadedPlan.of(revision, plan);
+            return before.next(revision, plan);
         } catch (InvalidPlanException e) {
             throw new InvalidPlanException(e.problems().stream()
                     .map(problem -> edit.told(plan, problem))
@@ -201,10 +208,11 @@ public class Edits {
         }
     }
 
-    private void store(ProjectEntity project, LoadedPlan before, LoadedPlan after) {
+    private void store(ProjectEntity project, LoadedPlan before, LoadedPlan after, boolean followed) {
+        boolean simulated = !before.isSameWork(after.plan());
         plans.change(project, before, after);
-        project.changed();
-        events.publishEvent(new PlanChanged(project.id(), after));
+        project.changed(simulated);
+        events.publishEvent(new PlanChanged(project.id(), after, simulated, followed));
     }
 
     private EditResult result(

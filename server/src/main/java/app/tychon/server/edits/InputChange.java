@@ -28,9 +28,9 @@ public record InputChange(String section, String title, String key, String name,
     private static final Map<String, String> TITLES =
             Sections.ALL.stream().collect(Collectors.toMap(Section::name, Section::title));
 
-    /** Everything that differs, section by section. */
+    /** Everything that differs, section by section, but for scenarios, which change nothing of the plan. */
     public static List<InputChange> between(Plan before, Plan after) {
-        return ChangeSet.between(before, after).changes().stream()
+        return ChangeSet.between(before.withScenarios(List.of()), after.withScenarios(List.of())).changes().stream()
                 .map(InputChange::of)
                 .toList();
     }

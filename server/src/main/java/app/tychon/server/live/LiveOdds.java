@@ -39,7 +39,7 @@ public class LiveOdds {
     /** Enough to see a difference of days between two plans that share their random numbers. */
     public static final int FIRST = 1_000;
 
-    static final int REFINED = 5_000;
+    private static final int REFINED = Outlook.REFINED;
     private static final int MOST_KEPT = 50;
     /** Simulations kept whole; of a large plan one may take 100 MB. */
     private static final int MOST_RUNS = 6;
@@ -149,9 +149,25 @@ public class LiveOdds {
     /** Only of projects that somebody has asked for; the others are worked out when they are. */
     @TransactionalEventListener
     void planChanged(PlanChanged change) {
-        if (wanted.containsKey(change.project())) {
+        if (!wanted.containsKey(change.project())) {
+            return;
+        }
+        if (change.simulated() || !tellAgain(change.project(), change.plan().revision())) {
             begin(change.project(), change.plan());
         }
+    }
+
+    /** The odds of a plan of which only scenarios were edited stay; tells whether there are any of the plan before. */
+    private boolean tellAgain(UUID project, long revision) {
+        LiveView view = known.get(project);
+        boolean newest = view != null && view.state() == State.REFINED && view.revision() == revision - 1;
+        if (newest) {
+            wanted.put(project, revision);
+            tell(
+                    project,
+                    new LiveView(revision, view.state(), view.run(), revision, view.outlook(), view.first(), null));
+        }
+        return newest;
     }
 
     private void begin(UUID project, LoadedPlan plan) {

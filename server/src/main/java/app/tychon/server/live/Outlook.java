@@ -36,6 +36,9 @@ public record Outlook(int iterations, Heading<LocalDateTime> finish, @Nullable H
     /** Always the same, so that an edit and its taking back end at the same odds. */
     private static final long SEED = 4711;
 
+    /** As many as tell the odds of a plan well enough to decide by. */
+    public static final int REFINED = 5_000;
+
     private static final int THREADS = 2;
     private static final int DENSITY_POINTS = 81;
 

@@ -3,10 +3,10 @@ package app.tychon.server.odds;
 import java.util.function.Supplier;
 
 /** An answer that is worked out when it is first asked for; those who ask meanwhile wait for it. */
-final class Answer<T> {
+public final class Answer<T> {
     private T known;
 
-    synchronized T get(Supplier<T> making) {
+    public synchronized T get(Supplier<T> making) {
         if (known == null) {
             known = making.get();
         }

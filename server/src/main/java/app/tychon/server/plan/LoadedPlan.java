@@ -1,7 +1,10 @@
 package app.tychon.server.plan;
 
 import app.tychon.core.model.Action;
+import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.PlanRules;
+import app.tychon.core.model.Problem;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule;
 import app.tychon.core.schedule.Scheduler;
@@ -18,6 +21,27 @@ import java.util.List;
  */
 public record LoadedPlan(
         long revision, Plan plan, Network network, Schedule schedule, List<CostItem> items, double cost) {
+    /**
+     * The next version of the plan. Where only scenarios differ, what is calculated stays.
+     *
+     * @throws InvalidPlanException with every problem of the plan
+     */
+    public LoadedPlan next(long next, Plan later) {
+        if (!isSameWork(later)) {
+            return of(next, later);
+        }
+        List<Problem> problems = PlanRules.problems(later);
+        if (!problems.isEmpty()) {
+            throw new InvalidPlanException(problems);
+        }
+        return new LoadedPlan(next, later, network, schedule, items, cost);
+    }
+
+    /** Whether another version differs in scenarios alone. */
+    public boolean isSameWork(Plan other) {
+        return plan.withScenarios(List.of()).equals(other.withScenarios(List.of()));
+    }
+
     public static LoadedPlan of(long revision, Plan plan) {
         Network network = Network.of(plan);
         List<CostItem> items = PlannedCost.items(network);

@@ -68,6 +68,23 @@ public class PlanStore {
         return project.id();
     }
 
+    /** Keeps the plan of a scenario as a project of its own, in which the scenario is worked in. */
+    @Transactional
+    public UUID insertScenario(Plan plan, UUID of, String scenario, String name) {
+        UUID place = insert(plan);
+        projects.findById(place).orElseThrow().becomeScenario(of, scenario, name);
+        return place;
+    }
+
+    /** Gives the place of a scenario the name that the scenario has now. */
+    @Transactional
+    public void callScenario(UUID place, String name) {
+        projects.findById(place)
+                .filter(project -> !name.equals(project.scenarioName()))
+                .ifPresent(project ->
+                        project.becomeScenario(project.scenarioOf().orElseThrow(), project.scenario(), name));
+    }
+
     /** Brings what is stored of a project to another version of its plan. */
     @Transactional
     public void change(ProjectEntity project, LoadedPlan before, LoadedPlan after) {

@@ -40,11 +40,15 @@ public class ProjectEntity {
     private Double targetCost;
     private int confidence;
     private long revision;
+    private long inputsRevision;
     private LocalDateTime createdAt;
     private LocalDateTime editedAt;
     private LocalDateTime plannedFinish;
     private LocalDateTime archivedAt;
     private LocalDateTime deletedAt;
+    private UUID scenarioOf;
+    private String scenario;
+    private String scenarioName;
 
     protected ProjectEntity() {}
 
@@ -52,6 +56,7 @@ public class ProjectEntity {
         id = Ids.next();
         update(project);
         revision = 1;
+        inputsRevision = 1;
         createdAt = LocalDateTime.now(ZoneOffset.UTC);
         editedAt = createdAt;
     }
@@ -101,10 +106,42 @@ public class ProjectEntity {
         return Optional.ofNullable(plannedFinish);
     }
 
-    /** Notes that the inputs have changed. */
-    public void changed() {
+    /**
+     * Notes that something was edited.
+     *
+     * @param simulated whether it is something that is simulated
+     */
+    public void changed(boolean simulated) {
         revision++;
+        if (simulated) {
+            inputsRevision = revision;
+        }
         editedAt = LocalDateTime.now(ZoneOffset.UTC);
+    }
+
+    /** Makes it the place where a scenario of another project is worked in. */
+    public void becomeScenario(UUID of, String code, String calledName) {
+        scenarioOf = of;
+        scenario = code;
+        scenarioName = calledName;
+    }
+
+    /** The project of which this is a scenario; nothing for a project of its own. */
+    public Optional<UUID> scenarioOf() {
+        return Optional.ofNullable(scenarioOf);
+    }
+
+    /** The code of the scenario that it is. */
+    public String scenario() {
+        return scenario;
+    }
+
+    public String scenarioName() {
+        return scenarioName;
+    }
+
+    public long inputsRevision() {
+        return inputsRevision;
     }
 
     public UUID id() {

@@ -18,9 +18,15 @@ public interface ProjectRepository extends Repository<ProjectEntity, UUID> {
         return findById(id).map(ProjectView::of).orElseThrow(() -> new NotFoundException("There is no such project."));
     }
 
-    List<ProjectEntity> findAllByOrderByEditedAtDesc();
+    /** Projects of their own, no scenarios of others. */
+    List<ProjectEntity> findAllByScenarioOfIsNullOrderByEditedAtDesc();
 
-    Optional<ProjectEntity> findFirstByCodeOrderByCreatedAt(String code);
+    /** Scenarios of a project that somebody has worked in. */
+    List<ProjectEntity> findAllByScenarioOf(UUID project);
+
+    Optional<ProjectEntity> findByScenarioOfAndScenario(UUID project, String scenario);
+
+    Optional<ProjectEntity> findFirstByCodeAndScenarioOfIsNullOrderByCreatedAt(String code);
 
     /** Whoever edits a project's inputs holds it until the transaction ends. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

@@ -12,7 +12,9 @@ import java.util.UUID;
  * A project as the list and the frame show it.
  *
  * @param confidence percent, the level that matters to it
- * @param revision counts the changes of its inputs
+ * @param revision counts the edits
+ * @param inputsRevision the last revision that changed something that is simulated
+ * @param scenario where this is a scenario of another project that is worked in: which
  */
 public record ProjectView(
         UUID id,
@@ -27,7 +29,16 @@ public record ProjectView(
         @Nullable Double targetCost,
         int confidence,
         long revision,
-        Instant editedAt) {
+        Instant editedAt,
+        long inputsRevision,
+        @Nullable ScenarioName scenario) {
+
+    /**
+     * A scenario that is worked in.
+     *
+     * @param of the project it is a scenario of
+     */
+    public record ScenarioName(UUID of, String id, String name) {}
 
     public static ProjectView of(ProjectEntity entity) {
         Project project = entity.toCore();
@@ -44,7 +55,11 @@ public record ProjectView(
                 project.targets().cost().orElse(null),
                 project.targets().confidence(),
                 entity.revision(),
-                entity.editedAt().toInstant(ZoneOffset.UTC));
+                entity.editedAt().toInstant(ZoneOffset.UTC),
+                entity.inputsRevision(),
+                entity.scenarioOf()
+                        .map(of -> new ScenarioName(of, entity.scenario(), entity.scenarioName()))
+                        .orElse(null));
     }
 
     /** The same project, said to be at the revision that was shown with it. */
@@ -62,6 +77,8 @@ public record ProjectView(
                 targetCost,
                 confidence,
                 shown,
-                editedAt);
+                editedAt,
+                inputsRevision,
+                scenario);
     }
 }

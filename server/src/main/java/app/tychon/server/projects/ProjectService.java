@@ -58,7 +58,7 @@ public class ProjectService {
                         LastOdds::getProject, last -> new KeptFinish(last.getLevel(), last.getFinish())));
         Map<UUID, Long> sizes =
                 projects.countActivities().stream().collect(Collectors.toMap(Size::getProject, Size::getActivities));
-        return projects.findAllByOrderByEditedAtDesc().stream()
+        return projects.findAllByScenarioOfIsNullOrderByEditedAtDesc().stream()
                 .filter(project -> project.shelf() == shelf)
                 .map(project -> new ProjectSummary(
                         ProjectView.of(project),
@@ -82,7 +82,7 @@ public class ProjectService {
 
     @Transactional(readOnly = true)
     public Optional<UUID> findByCode(String code) {
-        return projects.findFirstByCodeOrderByCreatedAt(code).map(ProjectEntity::id);
+        return projects.findFirstByCodeAndScenarioOfIsNullOrderByCreatedAt(code).map(ProjectEntity::id);
     }
 
     /**

@@ -121,7 +121,7 @@ class RiskEffectsTest {
     void aNewerPlanIsWorkedOutWhenSomebodyAsks() {
         effects.now(PROJECT);
         told(1);
-        effects.planChanged(new PlanChanged(PROJECT, stands(2, demo.withRisks(List.of()))));
+        effects.planChanged(new PlanChanged(PROJECT, stands(2, demo.withRisks(List.of())), true, false));
         EffectsView asked = effects.now(PROJECT);
         assertThat(asked.revision()).isEqualTo(2);
         List<EffectsView> told = told(2);

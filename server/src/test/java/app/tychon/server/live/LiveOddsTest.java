@@ -76,7 +76,7 @@ class LiveOddsTest {
         List<LiveView> told = told(State.REFINED, 1);
         assertThat(told).extracting(LiveView::state).containsExactly(State.LIVE, State.REFINED);
         assertThat(told.get(0).outlook().iterations()).isEqualTo(LiveOdds.FIRST);
-        assertThat(told.get(1).outlook().iterations()).isEqualTo(LiveOdds.REFINED);
+        assertThat(told.get(1).outlook().iterations()).isEqualTo(Outlook.REFINED);
         assertThat(live.now(PROJECT).state()).isEqualTo(State.REFINED);
     }
 
@@ -85,7 +85,7 @@ class LiveOddsTest {
         live.now(PROJECT);
         told(State.REFINED, 1);
         for (int revision = 2; revision <= 30; revision++) {
-            live.planChanged(new PlanChanged(PROJECT, stands(revision, demo)));
+            live.planChanged(new PlanChanged(PROJECT, stands(revision, demo), true, false));
         }
         List<LiveView> told = told(State.REFINED, 30);
         assertThat(told).filteredOn(view -> view.revision() > 1).hasSizeLessThan(30);
@@ -108,11 +108,11 @@ class LiveOddsTest {
         live.now(PROJECT);
         LiveView before = told(State.REFINED, 1).get(1);
         LiveRun run = live.run(before.run()).orElseThrow();
-        assertThat(run.result().iterations()).isEqualTo(LiveOdds.REFINED);
+        assertThat(run.result().iterations()).isEqualTo(Outlook.REFINED);
         assertThat(Instants.toCivil(Sample.of(run.result().finish()).min()))
                 .isBefore(before.outlook().finish().percentiles().get(0));
         for (int revision = 2; revision <= 7; revision++) {
-            live.planChanged(new PlanChanged(PROJECT, stands(revision, demo)));
+            live.planChanged(new PlanChanged(PROJECT, stands(revision, demo), true, false));
             told(State.REFINED, revision);
         }
         assertThat(live.run(before.run())).as("others have taken its place").isEmpty();
@@ -139,11 +139,11 @@ class LiveOddsTest {
     void theSamePlanAlwaysHasTheSameOdds() {
         live.now(PROJECT);
         Outlook before = told(State.REFINED, 1).get(1).outlook();
-        live.planChanged(new PlanChanged(PROJECT, stands(2, demo.withRisks(List.of()))));
+        live.planChanged(new PlanChanged(PROJECT, stands(2, demo.withRisks(List.of())), true, false));
         Outlook without = told(State.REFINED, 2).get(3).outlook();
         assertThat(without.finish().percentiles().get(79))
                 .isBefore(before.finish().percentiles().get(79));
-        live.planChanged(new PlanChanged(PROJECT, stands(3, demo)));
+        live.planChanged(new PlanChanged(PROJECT, stands(3, demo), true, false));
         assertThat(told(State.REFINED, 3).get(5).outlook()).isEqualTo(before);
     }
 
@@ -165,7 +165,7 @@ class LiveOddsTest {
     @Test
     void nothingIsSimulatedOfProjectsThatNobodyLooksAt() {
         UUID other = UUID.randomUUID();
-        live.planChanged(new PlanChanged(other, LoadedPlan.of(2, demo)));
+        live.planChanged(new PlanChanged(other, LoadedPlan.of(2, demo), true, false));
         live.now(PROJECT);
         told(State.REFINED, 1);
         verify(events, never()).publish(eq(other), any(), any());
