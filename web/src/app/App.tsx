@@ -14,6 +14,11 @@ const RangesStage = lazily(() => import("../features/ranges/RangesStage"), "Rang
 const RisksStage = lazily(() => import("../features/risks/RisksStage"), "RisksStage", MEANWHILE);
 const CostsStage = lazily(() => import("../features/costs/CostsStage"), "CostsStage", MEANWHILE);
 const DriversStage = lazily(() => import("../features/drivers/DriversStage"), "DriversStage", MEANWHILE);
+const ScenariosStage = lazily(
+  () => import("../features/scenarios/ScenariosStage"),
+  "ScenariosStage",
+  MEANWHILE,
+);
 const OddsStage = lazily(() => import("../features/odds/OddsStage"), "OddsStage", MEANWHILE);
 
 const page = (path: string, element: ReactNode) => ({ path, element, errorElement: <StageFault /> });
@@ -38,6 +43,7 @@ const router = createBrowserRouter([
           page("costs", <CostsStage />),
           page("odds", <OddsStage />),
           page("drivers", <DriversStage />),
+          page("scenarios", <ScenariosStage />),
         ],
       },
       { path: "*", element: <Navigate to="/projects" replace /> },

@@ -6,7 +6,10 @@ import { usePlan } from "../shared/api/plan";
 import { useOfferToScale } from "../shared/range/useOfferToScale";
 import { Horizon } from "../features/horizon/Horizon";
 import { Notice } from "../shared/ui/Notice";
+import { lazily } from "../shared/ui/lazily";
 import { TopRow } from "./TopRow";
+
+const ScenarioBand = lazily(() => import("./ScenarioBand"), "ScenarioBand");
 
 /** The row at the top, and under it the stage, once its plan is there. */
 export function Frame() {
@@ -15,13 +18,15 @@ export function Frame() {
   useProjectEvents(projectId);
   useOfferToScale(projectId);
   const name = plan.data?.project.name;
+  const scenario = plan.data?.project.scenario?.name;
   useEffect(() => {
-    document.title = name ? `${name} · Tychon` : "Tychon";
-  }, [name]);
+    document.title = name ? `${scenario ? `${scenario} · ` : ""}${name} · Tychon` : "Tychon";
+  }, [name, scenario]);
 
   return (
     <Flex direction="column" height="100%" minHeight="0">
       <TopRow projectId={projectId} name={name ?? ""} revision={plan.data?.project.revision ?? 0} />
+      {plan.data?.project.scenario && <ScenarioBand project={plan.data.project} />}
       <Box as="main" flex="1" minHeight="0">
         {plan.data && <Outlet context={plan.data} key={projectId} />}
         {plan.isPending && <Notice>Reading the plan…</Notice>}

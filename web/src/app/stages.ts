@@ -6,4 +6,5 @@ export const STAGES = [
   { path: "costs", name: "Costs" },
   { path: "odds", name: "Odds" },
   { path: "drivers", name: "Drivers" },
+  { path: "scenarios", name: "Scenarios" },
 ] as const;

@@ -62,6 +62,12 @@ export const COLOURS = {
   planText: token("#8A5A00", "#E7A93C"),
   risk: token("#7C3A6B", "#D79BC7"),
   riskTint: token("#F4E8F0", "#3B2636"),
+  scenario1: token("#177A4C", "#6FC79A"),
+  scenario2: token("#2278B5", "#7FBCEB"),
+  scenario3: token("#A8442C", "#E89A85"),
+  scenario4: token("#4F5B66", "#B9C4CC"),
+  scenario5: token("#5F6B16", "#B7C46A"),
+  scenario6: token("#00788A", "#66C6D2"),
   closed: token("#F1EADC", "#23292D"),
 };
 

@@ -2,12 +2,12 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import { ChevronDown, ChevronUp, Pin, PinOff } from "lucide-react";
 import { Link } from "react-router";
 import type { LiveView, PlanView } from "../../shared/api/client";
-import { useLiveOdds } from "../../shared/api/live";
+import { useLiveOdds, useLiveOddsOf } from "../../shared/api/live";
 import { formatWhole } from "../../shared/format/numbers";
 import { ToolButton } from "../../shared/ui/ToolButton";
 import { chanceSentence, costHeading, finishHeading, told } from "../../shared/heading/heading";
 import { HorizonHalf } from "./HorizonHalf";
-import { pinnable, pinnedLike, useHorizonStore } from "./horizonStore";
+import { pinnable, type Pinned, pinnedLike, useHorizonStore } from "./horizonStore";
 
 const PlanLink = chakra(Link);
 const HEIGHT = 78;
@@ -20,7 +20,10 @@ export function Horizon({ plan }: { plan: PlanView }) {
   const { collapsed, setCollapsed, pinned, pin } = useHorizonStore();
   const { currency, confidence } = plan.project;
   const outlook = view?.outlook;
-  const held = outlook && pinnedLike(pinned[project], outlook);
+  const ofPlan = useOddsOfPlan(plan);
+  const isPinned = pinned[project] !== undefined;
+  const held = outlook && pinnedLike(pinned[project] ?? ofPlan, outlook);
+  const than = isPinned || !ofPlan ? "pinned" : "in the plan";
   const finish = outlook && finishHeading(outlook, confidence);
   const cost = outlook && costHeading(outlook, confidence);
   const refused = current && view?.state === "refused";
@@ -66,6 +69,7 @@ export function Horizon({ plan }: { plan: PlanView }) {
           <HorizonHalf
             heading={finish}
             pinned={held && finishHeading(held, confidence)}
+            than={than}
             currency={currency}
             old={!current}
           />
@@ -73,6 +77,7 @@ export function Horizon({ plan }: { plan: PlanView }) {
             <HorizonHalf
               heading={cost}
               pinned={held && costHeading(held, confidence)}
+              than={than}
               currency={currency}
               old={!current}
             />
@@ -121,6 +126,11 @@ export function Horizon({ plan }: { plan: PlanView }) {
       </Flex>
     </Flex>
   );
+}
+
+/** In a scenario, the odds of the plan itself, which are shown as a ghost until something else is pinned. */
+function useOddsOfPlan({ project }: PlanView): Pinned | undefined {
+  return pinnable(useLiveOddsOf(project.scenario?.of));
 }
 
 /** What is shown, honestly. */

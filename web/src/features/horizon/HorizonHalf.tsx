@@ -10,15 +10,17 @@ const TEXT_WIDTH = 208;
 interface Props {
   heading: Heading;
   pinned?: Heading;
+  /** What that is, as it stands behind “than”. */
+  than?: string;
   currency: string;
   old: boolean;
 }
 
 /** One half of the horizon: the promise that holds in four futures of five, what the plan is worth, and the drawing. */
-export function HorizonHalf({ heading, pinned, currency, old }: Props) {
+export function HorizonHalf({ heading, pinned, than, currency, old }: Props) {
   const room = useRef<HTMLDivElement>(null);
   const width = useWidth(room);
-  const since = pinSentence(heading, pinned, currency);
+  const since = pinSentence(heading, pinned, currency, than);
   return (
     <Flex flex="1" minW="0" gap="4" data-heading={heading.name} data-old={old || undefined}>
       <Box width={`${TEXT_WIDTH}px`} flexShrink="0" pt="1.5" lineHeight="1.3">

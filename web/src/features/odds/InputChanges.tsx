@@ -1,7 +1,7 @@
 import { Box } from "@chakra-ui/react";
-import type { InputChange } from "../../shared/api/client";
 import { useInputChanges } from "../../shared/api/runs";
 import { formatWhole } from "../../shared/format/numbers";
+import { inWords } from "../../shared/odds/inputChange";
 
 const MOST = 40;
 
@@ -21,11 +21,4 @@ export function InputChanges({ run, until }: { run: string; until: Until }) {
       {changes.data.length > MOST && <li>and {formatWhole(changes.data.length - MOST)} more</li>}
     </Box>
   );
-}
-
-/** "Activity S20, Access permit: duration, estimate changed." */
-export function inWords({ section, title, key, name, what, fields }: InputChange): string {
-  const named = section === "project" ? title : `${title} ${key}${name ? `, ${name}` : ""}`;
-  const spelled = fields.map((field) => field.replace(/([A-Z])/g, " $1").toLowerCase());
-  return `${named}: ${spelled.length > 0 ? `${spelled.join(", ")} ` : ""}${what}.`;
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { FutureView, JointView } from "../../shared/api/client";
 import { civil } from "../../shared/format/dates";
 import { futureSentence, moneySentence, pathSentence, struckSentence } from "./futureWords";
-import { inWords } from "./InputChanges";
+import { inWords } from "../../shared/odds/inputChange";
 import { jointPlot, jointSentence } from "./joint";
 import { FRESH, runRequest } from "./runRequest";
 

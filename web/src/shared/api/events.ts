@@ -6,6 +6,7 @@ import { refreshLiveOdds, takeLiveOdds } from "./live";
 import { planKey, refreshPlan } from "./plan";
 import { takeRiskEffects } from "./risks";
 import { runsKey, takeRun } from "./runs";
+import { refreshScenarios } from "./scenarios";
 
 const AFTER_OWN_EDITS_MS = 300;
 const AGAIN_MS = 3000;
@@ -42,6 +43,7 @@ export function listen(client: QueryClient, project: string): () => void {
     events.addEventListener("odds", (event: MessageEvent<string>) => {
       takeLiveOdds(client, project, JSON.parse(event.data) as LiveView);
     });
+    events.addEventListener("scenarios", () => refreshScenarios(client, project));
     events.addEventListener("effects", (event: MessageEvent<string>) => {
       takeRiskEffects(client, project, JSON.parse(event.data) as EffectsView);
     });

@@ -19,6 +19,19 @@ export function useLiveOdds(project: string, revision: number) {
   return { view: query.data, current: isCurrent(query.data, revision), error: query.error };
 }
 
+const OTHERS_AGAIN_MS = 5000;
+
+/** Live odds of a project that is looked at from elsewhere, of which no events come. */
+export function useLiveOddsOf(project: string | undefined): LiveView | undefined {
+  return useQuery({
+    queryKey: liveKey(project ?? ""),
+    queryFn: () => answer(http.GET("/api/projects/{id}/odds", { params: { path: { id: project ?? "" } } })),
+    enabled: project !== undefined,
+    staleTime: 0,
+    refetchInterval: OTHERS_AGAIN_MS,
+  }).data;
+}
+
 /** When simulated work begins and ends, by the live odds once they are refined, and whether that is of the plan as it is. */
 export function useLiveSpans(project: string, revision: number) {
   const { view, current } = useLiveOdds(project, revision);

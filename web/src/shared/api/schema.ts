@@ -4174,6 +4174,22 @@ export interface components {
             /** Format: double */
             cost?: number;
         };
+        TwoDriversRow: {
+            key: string;
+            id: string;
+            name: string;
+            mark: string;
+            /** Format: double */
+            one?: number;
+            /** Format: double */
+            other?: number;
+        };
+        TwoDriversView: {
+            one: string;
+            other: string;
+            unit: string;
+            rows: components["schemas"]["TwoDriversRow"][];
+        };
         Undoing: {
             undo?: string;
             redo?: string;
@@ -6877,7 +6893,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PairView"];
+                    "*/*": components["schemas"]["TwoDriversView"];
                 };
             };
         };

@@ -62,22 +62,23 @@ export function chanceSentence(heading: Heading, currency: string): string {
   return `${plan}; the ${finish ? "target" : "budget"}, ${short(target)}, ${formatChance(targetChance)}.`;
 }
 
-/** How far what is kept lies from the pinned one; undefined where nothing is pinned. */
+/** How far what is kept lies from the pinned one, or from that of the plan; undefined where there is none. */
 export function pinSentence(
   heading: Heading,
   pinned: Heading | undefined,
   currency: string,
+  than = "pinned",
 ): string | undefined {
   if (!pinned) return undefined;
   const moved = heading.kept - pinned.kept;
   if (heading.name === "cost") {
-    if (Math.abs(moved) < 0.5) return "As pinned";
-    return `${formatMoney(Math.abs(moved), currency)} ${moved > 0 ? "more" : "less"} than pinned`;
+    if (Math.abs(moved) < 0.5) return `As ${than}`;
+    return `${formatMoney(Math.abs(moved), currency)} ${moved > 0 ? "more" : "less"} than ${than}`;
   }
   const days = Math.round(moved / DAY_MS);
-  if (days === 0) return "As pinned";
+  if (days === 0) return `As ${than}`;
   const count = `${formatWhole(Math.abs(days))} ${Math.abs(days) === 1 ? "day" : "days"}`;
-  return `${count} ${days > 0 ? "later" : "earlier"} than pinned`;
+  return `${count} ${days > 0 ? "later" : "earlier"} than ${than}`;
 }
 
 /** A few round values across an axis, with their words. */

@@ -20,7 +20,7 @@ import app.tychon.server.drivers.InputView;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
 import app.tychon.server.scenarios.CurvesView.Curve;
-import app.tychon.server.scenarios.PairView.PairRow;
+import app.tychon.server.scenarios.TwoDriversView.TwoDriversRow;
 import app.tychon.server.scenarios.RailsView.Rail;
 import app.tychon.server.scenarios.RailsView.ScenarioRails;
 import java.time.LocalDateTime;
@@ -148,11 +148,11 @@ class Comparing {
     }
 
     /** What swings the finish, or the cost, in two scenarios. */
-    PairView pair(UUID project, String one, String other, boolean cost) {
-        Map<String, PairRow> rows = new LinkedHashMap<>();
+    TwoDriversView pair(UUID project, String one, String other, boolean cost) {
+        Map<String, TwoDriversRow> rows = new LinkedHashMap<>();
         add(rows, project, one, cost, true);
         add(rows, project, other, cost, false);
-        return new PairView(
+        return new TwoDriversView(
                 one,
                 other,
                 cost ? "money" : "days",
@@ -165,7 +165,7 @@ class Comparing {
         return swing == null ? 0 : Math.abs(swing);
     }
 
-    private void add(Map<String, PairRow> rows, UUID project, String id, boolean cost, boolean isOne) {
+    private void add(Map<String, TwoDriversRow> rows, UUID project, String id, boolean cost, boolean isOne) {
         Slot slot = board.ready(project, id);
         Plan plan = slot.odds().orElseThrow().plan();
         double unit = cost ? 1 : plan.projectCalendar().hoursPerDay() * 60;
@@ -176,10 +176,10 @@ class Comparing {
             }
             double swing = driver.swing().map(Swing::width).orElseThrow() / unit;
             InputView input = words.of(driver.input());
-            PairRow known = rows.get(input.key());
+            TwoDriversRow known = rows.get(input.key());
             rows.put(
                     input.key(),
-                    new PairRow(
+                    new TwoDriversRow(
                             input.key(),
                             input.id(),
                             input.name(),

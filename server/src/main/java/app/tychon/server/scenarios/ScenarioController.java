@@ -144,7 +144,7 @@ class ScenarioController {
 
     /** What swings the finish or the cost in two scenarios. */
     @GetMapping("/drivers")
-    PairView scenarioDrivers(
+    TwoDriversView scenarioDrivers(
             @PathVariable UUID id,
             @RequestParam(defaultValue = Board.PLAN) String one,
             @RequestParam(defaultValue = Board.PLAN) String other,

@@ -9,7 +9,7 @@ import java.util.List;
  * @param unit days, working days of the project calendar, or money
  * @param rows the largest swing of either first
  */
-record PairView(String one, String other, String unit, List<PairRow> rows) {
+record TwoDriversView(String one, String other, String unit, List<TwoDriversRow> rows) {
     /**
      * An input.
      *
@@ -17,5 +17,5 @@ record PairView(String one, String other, String unit, List<PairRow> rows) {
      * @param one   by how much the output differs between its highest and its lowest tenth; absent where it does not vary there
      * @param other likewise in the other scenario
      */
-    record PairRow(String key, String id, String name, String mark, @Nullable Double one, @Nullable Double other) {}
+    record TwoDriversRow(String key, String id, String name, String mark, @Nullable Double one, @Nullable Double other) {}
 }
