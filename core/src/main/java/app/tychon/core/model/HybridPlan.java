@@ -27,8 +27,10 @@ public final class HybridPlan {
         /** Grades and estimates, of work and of cost lines. */
         RANGES,
         CORRELATION,
-        /** The register, and how risks combine on an activity. */
+        /** The register but for its responses, and how risks combine on an activity. */
         RISKS,
+        /** What is to be done about risks, and what is decided. */
+        RESPONSES,
         /** Cost lines, resources and their work. */
         COSTS
     }
@@ -62,7 +64,7 @@ public final class HybridPlan {
                 .costs(costs())
                 .escalation(version(Kind.COSTS).escalation())
                 .funding(version(Kind.COSTS).funding())
-                .risks(version(Kind.RISKS).risks())
+                .risks(risks())
                 .accepted(List.of())
                 .evidence(List.of())
                 .scenarios(List.of())
@@ -134,6 +136,14 @@ public final class HybridPlan {
                             .withEstimate(range.flatMap(Activity::estimate))
                             .withCombineRisks(struck.getOrDefault(own.id(), own).combineRisks());
                 })
+                .toList();
+    }
+
+    private List<Risk> risks() {
+        Map<String, Risk> answered = byId(version(Kind.RESPONSES).risks(), Risk::id);
+        return version(Kind.RISKS).risks().stream()
+                .map(risk -> risk.withResponse(
+                        Optional.ofNullable(answered.get(risk.id())).flatMap(Risk::response)))
                 .toList();
     }
 

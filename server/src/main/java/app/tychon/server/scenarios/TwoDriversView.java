@@ -17,5 +17,6 @@ record TwoDriversView(String one, String other, String unit, List<TwoDriversRow>
      * @param one   by how much the output differs between its highest and its lowest tenth; absent where it does not vary there
      * @param other likewise in the other scenario
      */
-    record TwoDriversRow(String key, String id, String name, String mark, @Nullable Double one, @Nullable Double other) {}
+    record TwoDriversRow(
+            String key, String id, String name, String mark, @Nullable Double one, @Nullable Double other) {}
 }
