@@ -516,6 +516,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/record/widen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["widenGrade"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/ranges/{row}/look": {
         parameters: {
             query?: never;
@@ -590,6 +606,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["hire"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/fund/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stopFund"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1460,6 +1492,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/since": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["since"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/scheme/scaled": {
         parameters: {
             query?: never;
@@ -1500,6 +1548,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["downloadCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/scenarios/story": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scenarioStory"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1748,6 +1812,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["record"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/ranges.xlsx": {
         parameters: {
             query?: never;
@@ -1860,6 +1940,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/fund": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fund"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/file": {
         parameters: {
             query?: never;
@@ -1884,6 +1980,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["listEdits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drift"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2250,6 +2362,18 @@ export interface components {
             text: string;
             message: string;
         };
+        BestSet: {
+            options: string[];
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            gain: number;
+            /** Format: double */
+            gap?: number;
+            numbers?: components["schemas"]["ScenarioNumbers"];
+            without: components["schemas"]["OptionGain"][];
+            more: components["schemas"]["OptionGain"][];
+        };
         BranchEdit: {
             id: string;
             add?: boolean;
@@ -2362,6 +2486,11 @@ export interface components {
             cost: number;
             /** Format: double */
             money: number;
+        };
+        ChangedField: {
+            name: string;
+            before?: string;
+            after?: string;
         };
         ChangesView: {
             /** Format: double */
@@ -2524,6 +2653,52 @@ export interface components {
             cause: boolean;
             reason: string;
         };
+        DriftPoint: {
+            /** Format: uuid */
+            run: string;
+            /** Format: int32 */
+            number: number;
+            name?: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            dataDate?: string;
+            /** Format: int32 */
+            iterations: number;
+            /** Format: date-time */
+            planFinish: string;
+            /** Format: date-time */
+            finishLow: string;
+            /** Format: date-time */
+            finishHalf: string;
+            /** Format: date-time */
+            finishLevel: string;
+            /** Format: date-time */
+            finishHigh: string;
+            /** Format: date-time */
+            target?: string;
+            /** Format: double */
+            targetChance?: number;
+            /** Format: double */
+            planCost?: number;
+            /** Format: double */
+            costLow?: number;
+            /** Format: double */
+            costHalf?: number;
+            /** Format: double */
+            costLevel?: number;
+            /** Format: double */
+            costHigh?: number;
+            /** Format: double */
+            budget?: number;
+            /** Format: double */
+            budgetChance?: number;
+        };
+        DriftView: {
+            /** Format: int32 */
+            level: number;
+            points: components["schemas"]["DriftPoint"][];
+        };
         DriverRow: {
             input: components["schemas"]["InputView"];
             unit: string;
@@ -2585,7 +2760,7 @@ export interface components {
             key: string;
             name: string;
             what: string;
-            fields: components["schemas"]["FieldRow"][];
+            fields: components["schemas"]["ChangedField"][];
         };
         EditView: {
             /** Format: int64 */
@@ -2739,15 +2914,25 @@ export interface components {
             decided: components["schemas"]["ExposureStep"][];
             all: components["schemas"]["ExposureStep"][];
         };
+        FactRow: {
+            kind: string;
+            id: string;
+            name: string;
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            actual: number;
+            /** Format: double */
+            chance: number;
+            belowEnd: boolean;
+            beyondEnd: boolean;
+            grade?: string;
+            branch: string;
+        };
         FieldChange: {
             field: string;
             before: string;
             after: string;
-        };
-        FieldRow: {
-            name: string;
-            before?: string;
-            after?: string;
         };
         FigureView: {
             id: string;
@@ -2824,6 +3009,24 @@ export interface components {
         Forgotten: {
             section: string;
             key: string;
+        };
+        FundView: {
+            /** Format: int64 */
+            revision: number;
+            /** @enum {string} */
+            state: "working" | "done" | "stopped" | "refused";
+            goal: string;
+            /** Format: int32 */
+            level: number;
+            /** Format: int32 */
+            iterations: number;
+            /** Format: int32 */
+            expected: number;
+            complete: boolean;
+            options: components["schemas"]["OptionRow"][];
+            tried: components["schemas"]["TriedSet"][];
+            best: components["schemas"]["BestSet"][];
+            refusal?: string;
         };
         FundedStretch: {
             /** Format: date */
@@ -3039,6 +3242,7 @@ export interface components {
             name: string;
             what: string;
             fields: string[];
+            details: components["schemas"]["ChangedField"][];
         };
         InputView: {
             key: string;
@@ -3300,6 +3504,20 @@ export interface components {
             counts: number[];
             curve: string[];
         };
+        OptionGain: {
+            id: string;
+            /** Format: double */
+            gain: number;
+        };
+        OptionRow: {
+            id: string;
+            kind: string;
+            title: string;
+            mark: string;
+            what: string;
+            /** Format: double */
+            cost: number;
+        };
         Outlook: {
             /** Format: int32 */
             iterations: number;
@@ -3554,6 +3772,12 @@ export interface components {
             fromPlan: number;
             /** Format: double */
             workFromPlan?: number;
+        };
+        RecordView: {
+            all: components["schemas"]["TallyView"];
+            groups: components["schemas"]["TallyGroup"][];
+            facts: components["schemas"]["FactRow"][];
+            wider: components["schemas"]["WiderGrade"][];
         };
         RecurrenceWords: {
             /** Format: double */
@@ -4061,6 +4285,18 @@ export interface components {
             /** Format: double */
             unsteadiness: number;
         };
+        SinceRow: {
+            kind: string;
+            section: string;
+            title: string;
+            key: string;
+            name: string;
+            what: string;
+            fields: components["schemas"]["ChangedField"][];
+            /** Format: date-time */
+            at?: string;
+            own?: boolean;
+        };
         SizeFit: {
             shape: string;
             words: components["schemas"]["EstimateWords"];
@@ -4145,6 +4381,19 @@ export interface components {
             /** Format: double */
             targetChange?: number;
         };
+        StoryStep: {
+            id: string;
+            name: string;
+            adds: components["schemas"]["GapView"];
+            alone: components["schemas"]["GapView"];
+            numbers: components["schemas"]["ScenarioNumbers"];
+        };
+        StoryView: {
+            /** Format: int32 */
+            level: number;
+            plan: components["schemas"]["ScenarioNumbers"];
+            steps: components["schemas"]["StoryStep"][];
+        };
         StruckView: {
             id: string;
             title: string;
@@ -4168,11 +4417,52 @@ export interface components {
             left: string[];
             misfits: components["schemas"]["MisfitRow"][];
         };
+        TallyGroup: {
+            by: string;
+            id: string;
+            name: string;
+            /** Format: int32 */
+            open: number;
+            tally: components["schemas"]["TallyView"];
+        };
+        TallyView: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            belowEnd: number;
+            /** Format: int32 */
+            under20: number;
+            /** Format: int32 */
+            to50: number;
+            /** Format: int32 */
+            to80: number;
+            /** Format: int32 */
+            beyond80: number;
+            /** Format: int32 */
+            beyond90: number;
+            /** Format: int32 */
+            beyondEnd: number;
+            /** Format: double */
+            low90: number;
+            /** Format: double */
+            high90: number;
+            /** Format: double */
+            chance80: number;
+            /** Format: double */
+            chance20: number;
+        };
         TargetWords: {
             /** Format: date-time */
             finish?: string;
             /** Format: double */
             cost?: number;
+        };
+        TriedSet: {
+            options: number[];
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            gain: number;
         };
         TwoDriversRow: {
             key: string;
@@ -4212,6 +4502,27 @@ export interface components {
             what: string;
             fields: components["schemas"]["UpdateField"][];
             hanging: string[];
+        };
+        WidenedGrade: {
+            grade: string;
+            scenario: string;
+            name: string;
+        };
+        WiderGrade: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            open: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            likely: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            widerLow: number;
+            /** Format: double */
+            widerHigh: number;
         };
     };
     responses: never;
@@ -5139,6 +5450,32 @@ export interface operations {
             };
         };
     };
+    widenGrade: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WidenedGrade"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
     lookAtRange: {
         parameters: {
             query?: never;
@@ -5273,6 +5610,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    stopFund: {
+        parameters: {
+            query?: {
+                goal?: string;
+                level?: number;
+                scenarios?: string[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FundView"];
                 };
             };
         };
@@ -6781,6 +7144,31 @@ export interface operations {
             };
         };
     };
+    since: {
+        parameters: {
+            query: {
+                from: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SinceRow"][];
+                };
+            };
+        };
+    };
     scaledScheme: {
         parameters: {
             query?: never;
@@ -6843,6 +7231,31 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    scenarioStory: {
+        parameters: {
+            query: {
+                order: string[];
+                level?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StoryView"];
                 };
             };
         };
@@ -7209,6 +7622,28 @@ export interface operations {
             };
         };
     };
+    record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordView"];
+                };
+            };
+        };
+    };
     downloadRangesXlsx: {
         parameters: {
             query?: never;
@@ -7363,6 +7798,32 @@ export interface operations {
             };
         };
     };
+    fund: {
+        parameters: {
+            query?: {
+                goal?: string;
+                level?: number;
+                scenarios?: string[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FundView"];
+                };
+            };
+        };
+    };
     downloadProject: {
         parameters: {
             query?: never;
@@ -7403,6 +7864,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditView"][];
+                };
+            };
+        };
+    };
+    drift: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DriftView"];
                 };
             };
         };

@@ -10,7 +10,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.zip.GZIPInputStream;
@@ -127,6 +129,26 @@ class ChangeLog {
                                         ? null
                                         : change.after().is().toString())))
                 .toList();
+    }
+
+    /** When each object was edited last between two revisions, by its section and key. */
+    Map<List<String>, Touch> touches(UUID project, String person, long after, long until, int most) {
+        Map<List<String>, Touch> touches = new HashMap<>();
+        entities.createQuery(
+                        "select c from ChangeSetEntity c where c.projectId = :project and c.revision > :after"
+                                + " and c.revision <= :until order by c.revision desc",
+                        ChangeSetEntity.class)
+                .setParameter("project", project)
+                .setParameter("after", after)
+                .setParameter("until", until)
+                .setMaxResults(most)
+                .getResultStream()
+                .forEach(entity -> changes(entity)
+                        .changes()
+                        .forEach(change -> touches.putIfAbsent(
+                                List.of(change.section(), change.key()),
+                                new Touch(entity.madeAt(), person.equals(entity.person())))));
+        return touches;
     }
 
     ChangeSet changes(ChangeSetEntity entity) {

@@ -15,6 +15,7 @@ import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.project.ProjectView;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiFunction;
@@ -28,6 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Edits {
     private static final int HISTORY = 200;
+    private static final int MOST_TOUCHES = 2_000;
 
     private final ProjectRepository projects;
     private final PlanStore plans;
@@ -185,6 +187,12 @@ public class Edits {
     @Transactional(readOnly = true)
     public List<ObjectEdit> historyOf(Editor editor, String section, String key) {
         return log.ofObject(editor.project(), editor.person(), section, key, HISTORY);
+    }
+
+    /** When each object was edited last between two revisions of a project, by its section and key. */
+    @Transactional(readOnly = true)
+    public Map<List<String>, Touch> touches(Editor reader, long after, long until) {
+        return log.touches(reader.project(), reader.person(), after, until, MOST_TOUCHES);
     }
 
     private ProjectEntity hold(Editor editor) {

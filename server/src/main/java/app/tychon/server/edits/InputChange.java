@@ -23,8 +23,16 @@ import java.util.stream.Collectors;
  * @param name what people call it; empty where it has no name
  * @param what added, removed, changed or moved
  * @param fields those that differ, where it was changed
+ * @param details the same with what they said before and say now
  */
-public record InputChange(String section, String title, String key, String name, String what, List<String> fields) {
+public record InputChange(
+        String section,
+        String title,
+        String key,
+        String name,
+        String what,
+        List<String> fields,
+        List<ChangedField> details) {
     private static final Map<String, String> TITLES =
             Sections.ALL.stream().collect(Collectors.toMap(Section::name, Section::title));
 
@@ -39,7 +47,8 @@ public record InputChange(String section, String title, String key, String name,
         ObjectNode old = change.before() == null ? null : change.before().is();
         ObjectNode now = change.after() == null ? null : change.after().is();
         ObjectNode named = now == null ? old : now;
-        List<String> fields = old == null || now == null ? List.of() : differing(old, now);
+        List<ChangedField> details = old == null || now == null ? List.of() : differing(old, now);
+        List<String> fields = details.stream().map(ChangedField::name).toList();
         String what = old == null ? "added" : now == null ? "removed" : fields.isEmpty() ? "moved" : "changed";
         return new InputChange(
                 change.section(),
@@ -47,17 +56,18 @@ public record InputChange(String section, String title, String key, String name,
                 change.key(),
                 named.path("name").asText(named.path("title").asText("")),
                 what,
-                fields);
+                fields,
+                details);
     }
 
-    private static List<String> differing(JsonNode old, JsonNode now) {
+    private static List<ChangedField> differing(JsonNode old, JsonNode now) {
         TreeSet<String> names = new TreeSet<>();
         old.fieldNames().forEachRemaining(names::add);
         now.fieldNames().forEachRemaining(names::add);
-        List<String> fields = new ArrayList<>();
+        List<ChangedField> fields = new ArrayList<>();
         for (String name : names) {
             if (!Objects.equals(old.get(name), now.get(name))) {
-                fields.add(name);
+                fields.add(ChangedField.of(name, old.get(name), now.get(name)));
             }
         }
         return fields;

@@ -22,7 +22,7 @@ import java.util.UUID;
  * @param own whether the reader made it; absent where that is not known
  * @param progress while it runs
  */
-record RunView(
+public record RunView(
         UUID id,
         int number,
         @Nullable String name,
@@ -50,7 +50,7 @@ record RunView(
      * @param secondsLeft at that rate
      * @param sight what has been seen so far, now and then; absent where it is not drawn
      */
-    record Progress(int done, double perSecond, double secondsLeft, boolean paused, @Nullable Sight sight) {}
+    public record Progress(int done, double perSecond, double secondsLeft, boolean paused, @Nullable Sight sight) {}
 
     /**
      * What a run has seen so far.
@@ -58,7 +58,12 @@ record RunView(
      * @param unsteadiness how far from steady: 95 % half-width of mean or percentile, as a share of the standard deviation,
      *     the largest of finish, cost and watched activities
      */
-    record Sight(Outlook outlook, double unsteadiness) {}
+    public record Sight(Outlook outlook, double unsteadiness) {}
+
+    /** Whether anything can be read of it. */
+    public boolean hasResults() {
+        return levelFinish != null;
+    }
 
     /** The same run at work. */
     RunView withProgress(Progress now) {

@@ -5,10 +5,10 @@ import app.tychon.core.model.ScenarioEdit;
 import app.tychon.core.model.Section;
 import app.tychon.core.model.Sections;
 import app.tychon.exchange.JsonText;
+import app.tychon.server.edits.ChangedField;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -27,16 +27,9 @@ import java.util.stream.Stream;
  * @param what    added, removed or changed
  * @param fields  those that differ, where it was changed
  */
-record EditRow(String section, String title, String key, String name, String what, List<FieldRow> fields) {
+record EditRow(String section, String title, String key, String name, String what, List<ChangedField> fields) {
     private static final Map<String, String> TITLES =
             Sections.ALL.stream().collect(Collectors.toMap(Section::name, Section::title));
-
-    /**
-     * A field that differs. What is no text or number is told by its name alone.
-     *
-     * @param before in the words of the project file
-     */
-    record FieldRow(String name, @Nullable String before, @Nullable String after) {}
 
     /** @param names of objects by section and key, for edits that do not say them */
     static EditRow of(ScenarioEdit edit, Function<ScenarioEdit, String> names) {
@@ -60,18 +53,13 @@ record EditRow(String section, String title, String key, String name, String wha
         return object.path("name").asText(object.path("title").asText(""));
     }
 
-    private static List<FieldRow> fields(ObjectNode before, ObjectNode after) {
+    private static List<ChangedField> fields(ObjectNode before, ObjectNode after) {
         TreeSet<String> names = new TreeSet<>();
         before.fieldNames().forEachRemaining(names::add);
         after.fieldNames().forEachRemaining(names::add);
-        List<FieldRow> rows = new ArrayList<>();
-        names.forEach(name -> rows.add(new FieldRow(name, text(before.get(name)), text(after.get(name)))));
+        List<ChangedField> rows = new ArrayList<>();
+        names.forEach(name -> rows.add(ChangedField.of(name, before.get(name), after.get(name))));
         return rows;
-    }
-
-    @Nullable
-    private static String text(@Nullable JsonNode value) {
-        return value == null || value.isContainerNode() || value.isNull() ? null : value.asText();
     }
 
     /** Names of the rows of a plan, by section and key. */

@@ -35,13 +35,16 @@ class ScenarioController {
     private final Board board;
     private final Comparing comparing;
     private final Workplaces workplaces;
+    private final Stories stories;
 
-    ScenarioController(PlanStore plans, Edits edits, Board board, Comparing comparing, Workplaces workplaces) {
+    ScenarioController(
+            PlanStore plans, Edits edits, Board board, Comparing comparing, Workplaces workplaces, Stories stories) {
         this.plans = plans;
         this.edits = edits;
         this.board = board;
         this.comparing = comparing;
         this.workplaces = workplaces;
+        this.stories = stories;
     }
 
     /**
@@ -62,7 +65,7 @@ class ScenarioController {
         return ScenariosView.of(plan, board.now(id, plan, Set.copyOf(watch)), base, at);
     }
 
-    private static int level(int level) {
+    static int level(int level) {
         if (level < 1 || level > HIGHEST) {
             throw new IllegalArgumentException("level: a percentile lies between 1 and 99; this is " + level);
         }
@@ -150,5 +153,17 @@ class ScenarioController {
             @RequestParam(defaultValue = Board.PLAN) String other,
             @RequestParam(defaultValue = "finish") String what) {
         return comparing.pair(id, one, other, isFirst("what", what, "cost", "finish"));
+    }
+
+    /**
+     * Scenarios laid over the plan one after the other, each with what it adds.
+     *
+     * @param order ids, in the order in which they are chosen
+     */
+    @GetMapping("/story")
+    StoryView scenarioStory(
+            @PathVariable UUID id, @RequestParam List<String> order, @RequestParam(required = false) Integer level) {
+        int at = level == null ? plans.find(id).plan().project().targets().confidence() : level(level);
+        return stories.tell(id, order, at);
     }
 }
