@@ -9,9 +9,9 @@ import { Notice } from "../../shared/ui/Notice";
 import { Aside } from "../../shared/stage/Aside";
 import { capital, type Goal } from "./goal";
 import type { ViewProps } from "./MovesView";
-import { SizedSteps } from "./SizedSteps";
+import { SizedSteps } from "../../shared/charts/SizedSteps";
 import { stepName, stepSaid } from "./staircaseWords";
-import type { StepDrawn } from "./Steps";
+import type { StepDrawn } from "../../shared/charts/Steps";
 import { usePlanChanges } from "./useDrivers";
 import { ViewHeading } from "../../shared/stage/ViewHeading";
 

@@ -9,7 +9,7 @@ import { Aside } from "../../shared/stage/Aside";
 import { ChangeSteps } from "./ChangeSteps";
 import { LevelField } from "./LevelField";
 import type { ViewProps } from "./MovesView";
-import { SizedSteps } from "./SizedSteps";
+import { SizedSteps } from "../../shared/charts/SizedSteps";
 import { StairSums } from "./StairSums";
 import { stairSentence, stepName } from "./staircaseWords";
 import { drawn, opened, stairTable, tickText } from "./stairSteps";

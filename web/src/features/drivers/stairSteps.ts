@@ -2,7 +2,7 @@ import type { StaircaseInside, StaircaseView as Stairs } from "../../shared/api/
 import { formatDays, formatMoney, formatSigned } from "../../shared/format/numbers";
 import type { Goal } from "./goal";
 import { stepName } from "./staircaseWords";
-import type { StepDrawn } from "./Steps";
+import type { StepDrawn } from "../../shared/charts/Steps";
 
 /** The step that is open: the one that was chosen, else the largest. */
 export function opened(view: Stairs | undefined, step: string | undefined): string | undefined {

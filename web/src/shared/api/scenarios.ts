@@ -97,6 +97,14 @@ export function useScenarioDrivers(
   );
 }
 
+/** Scenarios laid over the plan one after the other. */
+export function useStory(project: string, mark: string, order: string[], level: number) {
+  const query = { order, level };
+  return useAsked("scenario story", project, mark, query, () =>
+    answer(http.GET("/api/projects/{id}/scenarios/story", { params: { path: { id: project }, query } })),
+  );
+}
+
 const about = (project: string, scenario: string) => ({ params: { path: { id: project, scenario } } });
 
 /** What would change if a scenario became the plan. */

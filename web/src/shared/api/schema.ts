@@ -628,6 +628,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/fund/decide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/evidence": {
         parameters: {
             query?: never;
@@ -2641,6 +2657,10 @@ export interface components {
         CurvesViewLocalDateTime: {
             curves: components["schemas"]["CurveLocalDateTime"][];
         };
+        Decision: {
+            risks: string[];
+            scenarios: string[];
+        };
         Difference: {
             id: string;
             name: string;
@@ -4175,6 +4195,7 @@ export interface components {
             id: string;
             add?: boolean;
             from?: string;
+            with?: string[];
             name?: string;
             note?: string;
             putAway?: boolean;
@@ -5636,6 +5657,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["FundView"];
+                };
+            };
+        };
+    };
+    decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Decision"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
                 };
             };
         };

@@ -2,6 +2,7 @@ package app.tychon.core.model;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -82,14 +83,22 @@ public record Scenario(
         return slash < 0 ? "" : category.substring(0, slash);
     }
 
-    /** Whether it switches anything. */
-    public boolean hasSwitches() {
-        return !risks.isEmpty()
-                || !categories.isEmpty()
-                || others != RiskSwitch.NOW
-                || !estimates
-                || !correlation
-                || finish.isPresent()
-                || cost.isPresent();
+    /** With the switches and edits of another laid over its own; where both edit the same object, the other's edit counts. */
+    public Scenario with(Scenario other) {
+        Map<String, RiskSwitch> allRisks = new TreeMap<>(risks);
+        allRisks.putAll(other.risks);
+        Map<String, RiskSwitch> allCategories = new TreeMap<>(categories);
+        allCategories.putAll(other.categories);
+        List<ScenarioEdit> all = new ArrayList<>(edits);
+        all.removeIf(edit -> other.edits.stream().anyMatch(edit::isOfSame));
+        all.addAll(other.edits);
+        return withRisks(allRisks)
+                .withCategories(allCategories)
+                .withOthers(other.others == RiskSwitch.NOW ? others : other.others)
+                .withEstimates(estimates && other.estimates)
+                .withCorrelation(correlation && other.correlation)
+                .withFinish(other.finish.or(() -> finish))
+                .withCost(other.cost.or(() -> cost))
+                .withEdits(all);
     }
 }

@@ -13,4 +13,9 @@ import java.util.Optional;
  * @param follows the object after which it stands, where it was added; empty text for the first
  */
 public record ScenarioEdit(
-        String section, String key, Optional<String> before, Optional<String> after, Optional<String> follows) {}
+        String section, String key, Optional<String> before, Optional<String> after, Optional<String> follows) {
+    /** Whether another one is of the same object. */
+    public boolean isOfSame(ScenarioEdit other) {
+        return section.equals(other.section) && key.equals(other.key);
+    }
+}

@@ -116,11 +116,7 @@ public final class ScenarioPlan {
     public static List<ScenarioEdit> edits(
             Plan base, Plan edited, List<ScenarioEdit> earlier, List<ScenarioEdit> idle) {
         List<ScenarioEdit> edits = new ArrayList<>(EditsBetween.of(base, edited, earlier));
-        idle.stream()
-                .filter(old -> edits.stream()
-                        .noneMatch(edit -> edit.section().equals(old.section())
-                                && edit.key().equals(old.key())))
-                .forEach(edits::add);
+        idle.stream().filter(old -> edits.stream().noneMatch(old::isOfSame)).forEach(edits::add);
         return edits;
     }
 }

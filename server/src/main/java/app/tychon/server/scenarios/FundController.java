@@ -1,11 +1,16 @@
 package app.tychon.server.scenarios;
 
+import app.tychon.server.edits.EditResult;
+import app.tychon.server.edits.Editor;
+import app.tychon.server.edits.Edits;
+import jakarta.validation.Valid;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -15,9 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/projects/{id}/fund")
 class FundController {
     private final FundJobs jobs;
+    private final Edits edits;
 
-    FundController(FundJobs jobs) {
+    FundController(FundJobs jobs, Edits edits) {
         this.jobs = jobs;
+        this.edits = edits;
     }
 
     /**
@@ -44,5 +51,11 @@ class FundController {
             @RequestParam(defaultValue = "80") int level,
             @RequestParam(defaultValue = "") List<String> scenarios) {
         return jobs.stop(id, FundJobs.question(goal, ScenarioController.level(level), Set.copyOf(scenarios)));
+    }
+
+    /** Responses and scenarios decided on together, in one edit. */
+    @PostMapping("/decide")
+    EditResult decide(Editor editor, @RequestBody @Valid Decision body) {
+        return edits.edit(editor, body);
     }
 }

@@ -24,7 +24,7 @@ import java.util.Set;
  * @see ScenarioWords
  */
 final class ScenarioEdits implements Edit {
-    private static final Set<String> OF_THE_EDIT = Set.of("id", "add", "from", "forget");
+    private static final Set<String> OF_THE_EDIT = Set.of("id", "add", "from", "with", "forget");
     private static final Set<String> MAPS = Set.of("risks", "categories", "targets");
 
     private final List<JsonNode> edits = new ArrayList<>();
@@ -56,7 +56,7 @@ final class ScenarioEdits implements Edit {
                 continue;
             }
             Scenario before = isNew ? fresh(id, at, scenarios) : scenarios.get(id);
-            ObjectNode words = laidOver(ScenarioJson.write(before), edit);
+            ObjectNode words = laidOver(ScenarioJson.write(joined(before, at, scenarios)), edit);
             Scenario after = ScenarioJson.read(JsonCursor.at(words, "/" + i, problems));
             scenarios.put(id, after);
             label = label(isNew, before, after);
@@ -87,6 +87,20 @@ final class ScenarioEdits implements Edit {
                             .withPutAway(false);
                 })
                 .orElse(blank);
+    }
+
+    /** With the switches and edits of others; where two edit the same, the later one counts. */
+    private static Scenario joined(Scenario scenario, JsonCursor at, Map<String, Scenario> scenarios) {
+        Scenario joined = scenario;
+        for (String id : at.list("with", JsonCursor::text)) {
+            Scenario other = scenarios.get(id);
+            if (other == null) {
+                at.get("with").problem("there is no scenario \"" + id + "\"");
+            } else {
+                joined = joined.with(other);
+            }
+        }
+        return joined;
     }
 
     private static String freeName(String wanted, Map<String, Scenario> scenarios) {

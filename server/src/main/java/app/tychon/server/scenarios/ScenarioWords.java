@@ -11,6 +11,7 @@ import java.util.Map;
  * @param id         its code; of a new one it may be empty, then it gets one
  * @param add        true for a new scenario
  * @param from       of a new one: the scenario that it is a copy of; absent for one that differs in nothing yet
+ * @param with       scenarios whose switches and edits are laid over what it has, one after the other
  * @param risks      switches by code of the risk: off, now, response or unanswered; null takes a switch away, others stay
  * @param categories likewise, by path of the category
  * @param otherRisks what holds for risks of which nothing else is said; null for as now
@@ -21,6 +22,7 @@ record ScenarioWords(
         String id,
         @Nullable Boolean add,
         @Nullable String from,
+        @Nullable List<String> with,
         @Nullable String name,
         @Nullable String note,
         @Nullable Boolean putAway,

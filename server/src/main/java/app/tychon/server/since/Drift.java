@@ -1,7 +1,9 @@
 package app.tychon.server.since;
 
 import app.tychon.core.calendar.Instants;
+import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Targets;
+import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Sample;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.PlanStore;
@@ -81,7 +83,7 @@ class Drift {
     private DriftPoint read(RunView view, int level) {
         RecordedRun run = archive.open(view.id());
         Targets targets = run.plan().project().targets();
-        Sample finish = Sample.of(run.result().finish());
+        Sample finish = DateSample.of(run.result().finish(), WorkingTimes.ofProject(run.plan()));
         double[] totals = run.result().cost().totals();
         double planned = run.result().cost().planned();
         boolean money = planned != 0 || Arrays.stream(totals).anyMatch(one -> one != 0);

@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 import static org.awaitility.Awaitility.await;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import app.tychon.core.model.Plan;
+import app.tychon.core.model.Risk;
+import app.tychon.core.model.Scenario;
 import app.tychon.server.edits.EditedPlanTest;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Duration;
@@ -77,5 +81,24 @@ class FundTest extends EditedPlanTest {
         JsonNode both = read(at("/scenarios/story?order=V3"));
         assertThat(story.at("/steps/1/numbers")).isEqualTo(both.at("/steps/0/numbers"));
         http.perform(get(at("/scenarios/story?order=V9"))).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void aSetIsDecidedInOneEditOrMadeAScenario() throws Exception {
+        Plan before = plan();
+        accepted(post(at("/fund/decide")), "{\"risks\":[\"R01\",\"R02\"],\"scenarios\":[\"V4\"]}");
+        Plan decided = plan();
+        assertThat(decided.risks().subList(0, 2)).allMatch(Risk::isAnswered);
+        assertThat(decided.costs()).hasSize(before.costs().size() + 1);
+        assertThat(decided.scenarios()).isEqualTo(before.scenarios());
+        accepted(post(at("/undo")), "");
+        assertThat(plan()).isEqualTo(before);
+
+        accepted(
+                patch(at("/scenarios")),
+                "[{\"id\":\"V9\",\"add\":true,\"name\":\"Best\",\"with\":[\"V4\",\"V2\"],\"risks\":{\"R01\":\"response\"}}]");
+        Scenario best = plan().scenarios().get(5);
+        assertThat(best.risks()).containsOnlyKeys("R01", "R02");
+        assertThat(best.edits()).hasSize(2);
     }
 }

@@ -49,7 +49,7 @@ class SinceTest extends RunningTest {
     @Test
     void theForecastDriftsFromRunToRunAndWhatMovedItAddsUp() throws Exception {
         String first = record();
-        accepted(patch(at("/rows")), "[{\"id\":\"M60\",\"duration\":\"60d\"}]");
+        accepted(patch(at("/rows")), "[{\"id\":\"I20\",\"duration\":\"35d\"}]");
         accepted(patch(at("/risks")), "[{\"id\":\"R03\",\"state\":\"closed\",\"closedBecause\":\"Fenced\"}]");
         String second = record();
         accepted(patch(at("/settings")), "{\"dataDate\":\"2027-03-25\"}");
@@ -79,8 +79,8 @@ class SinceTest extends RunningTest {
 
         JsonNode since = read(at("/since?from=" + first + "&to=" + second));
         assertThat(since.findValuesAsText("kind")).containsExactlyInAnyOrder("logic", "risks");
-        assertThat(since.get(0).at("/fields/0/before").asText()).isEqualTo("48d");
-        assertThat(since.get(0).at("/fields/0/after").asText()).isEqualTo("60d");
+        assertThat(since.get(0).at("/fields/0/before").asText()).isEqualTo("15d");
+        assertThat(since.get(0).at("/fields/0/after").asText()).isEqualTo("35d");
         assertThat(since.get(0).get("own").asBoolean()).isTrue();
         assertThat(since.get(0).has("at")).isTrue();
         JsonNode progress = read(at("/since?from=" + second));

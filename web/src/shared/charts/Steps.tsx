@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
-import { plotOf } from "../../shared/charts/plot";
-import { SideAxis } from "../../shared/charts/axes";
-import { roundTicks } from "../../shared/charts/roundTicks";
+import { plotOf } from "./plot";
+import { SideAxis } from "./axes";
+import { roundTicks } from "./roundTicks";
 
 const Svg = chakra("svg");
 const MARGINS = { left: 74, right: 16, top: 26, bottom: 48 };

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import { useRef } from "react";
-import { useHeight, useWidth } from "../../shared/ui/useSize";
+import { useHeight, useWidth } from "../ui/useSize";
 import { type StepDrawn, Steps } from "./Steps";
 
 interface SizedProps {
