@@ -33,6 +33,7 @@ describe("what a search finds", () => {
       "Costs",
       "Odds",
       "Drivers",
+      "Scenarios",
     ]);
   });
 

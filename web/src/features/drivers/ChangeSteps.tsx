@@ -4,6 +4,7 @@ import type { PlanChanges, RunView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { formatDay } from "../../shared/format/dates";
 import { formatMoney, formatSigned } from "../../shared/format/numbers";
+import { usePlanChanges } from "../../shared/api/since";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
 import { Aside } from "../../shared/stage/Aside";
@@ -12,7 +13,6 @@ import type { ViewProps } from "./MovesView";
 import { SizedSteps } from "../../shared/charts/SizedSteps";
 import { stepName, stepSaid } from "./staircaseWords";
 import type { StepDrawn } from "../../shared/charts/Steps";
-import { usePlanChanges } from "./useDrivers";
 import { ViewHeading } from "../../shared/stage/ViewHeading";
 
 const SIMULATED = "var(--chakra-colors-simulated)";

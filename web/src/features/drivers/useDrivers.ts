@@ -152,21 +152,6 @@ export function useStep(run: string, subject: Subject, cause: string | undefined
   });
 }
 
-/** What moved a percentile from the plan of one simulation to that of another. */
-export function usePlanChanges(run: string, from: string, level?: number) {
-  return useQuery({
-    ...lasting,
-    queryKey: ["changes", run, from, level],
-    queryFn: async () => ({
-      ...(await answer(
-        http.GET("/api/runs/{run}/drivers/changes", { params: { path: { run }, query: { from, level } } }),
-      )),
-      run,
-    }),
-    enabled: from !== "",
-  });
-}
-
 export function useCriticality(run: string, of: string, near: number) {
   const query = { of, near };
   return useQuery({

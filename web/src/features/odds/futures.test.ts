@@ -84,12 +84,19 @@ describe("inputs since a run", () => {
       key: "S20",
       name: "Permit",
       what: "changed",
-      fields: ["actualStart"],
+      fields: ["actualStart", "duration", "estimate"],
+      details: [
+        { name: "actualStart", after: "2027-03-01T08:00" },
+        { name: "duration", before: "80d", after: "90d" },
+        { name: "estimate" },
+      ],
     };
-    expect(inWords(change)).toBe("Activity S20, Permit: actual start changed.");
-    expect(inWords({ ...change, section: "project", title: "Settings", fields: [], what: "moved" })).toBe(
-      "Settings: moved.",
+    expect(inWords(change)).toBe(
+      "Activity S20, Permit: actual start 1 Mar 2027, duration 80d → 90d, estimate changed.",
     );
+    expect(
+      inWords({ ...change, section: "project", title: "Settings", fields: [], details: [], what: "moved" }),
+    ).toBe("Settings: moved.");
   });
 });
 

@@ -1,7 +1,7 @@
 import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import { Navigate, useNavigate } from "react-router";
-import type { ScenarioRow } from "../../shared/api/client";
+import type { PlanView, ScenarioRow } from "../../shared/api/client";
 import { useRegister } from "../../shared/api/risks";
 import { enterScenario, useScenarioEdits, useScenarios } from "../../shared/api/scenarios";
 import { SubjectPicker } from "../../shared/odds/SubjectPicker";
@@ -11,15 +11,27 @@ import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { lazily } from "../../shared/ui/lazily";
 import { Notice } from "../../shared/ui/Notice";
 import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
+import { GOALS } from "./fund";
 import { made, refused } from "./making";
 
-import { useLook, type View } from "./scenariosStore";
+import { type ScenariosLook, useLook, type View } from "./scenariosStore";
 import { SideBySide } from "./SideBySide";
 import { freeName } from "./switches";
 
 const TakeOverDialog = lazily(() => import("./TakeOverDialog"), "TakeOverDialog");
 
-const VIEWS: { value: View; label: string }[] = [{ value: "side", label: "Side by side" }];
+const StoryPart = lazily(() => import("./StoryPart"), "StoryPart", <Notice>One moment…</Notice>);
+const FundPart = lazily(() => import("./FundPart"), "FundPart", <Notice>One moment…</Notice>);
+const SincePart = lazily(() => import("./SincePart"), "SincePart", <Notice>One moment…</Notice>);
+const RecordPart = lazily(() => import("./RecordPart"), "RecordPart", <Notice>One moment…</Notice>);
+
+const VIEWS: { value: View; label: string }[] = [
+  { value: "side", label: "Side by side" },
+  { value: "story", label: "One after the other" },
+  { value: "fund", label: "What to fund" },
+  { value: "since", label: "Since last time" },
+  { value: "record", label: "Track record" },
+];
 const LEVELS = [50, 60, 70, 75, 80, 85, 90, 95];
 
 /** What would help: scenarios of the plan compared, worked in and taken over. */
@@ -60,42 +72,7 @@ export function ScenariosStage() {
           .filter((row) => row.id !== "" && !row.putAway)
           .map((row) => ({ id: `enter ${row.id}`, label: `Work in “${row.name}”`, run: () => enter(row) })),
       ]}
-      tools={
-        <Flex gap="3" align="center">
-          <LabelledSelect
-            label="Curves of"
-            before="of"
-            value={look.what}
-            choices={QUANTITIES}
-            onPick={(what) => look.set({ what })}
-          />
-          <SubjectPicker
-            plan={plan}
-            subject={{ what: look.what, of: look.of }}
-            onChange={(of) => look.set({ of })}
-          />
-          <LabelledSelect
-            label="Compared at"
-            before="at"
-            value={String(level)}
-            choices={[...new Set([...LEVELS, level])]
-              .sort((a, b) => a - b)
-              .map((one) => ({ value: String(one), label: `P${one}` }))}
-            onPick={(one) => look.set({ level: Number(one) })}
-          />
-          <LabelledSelect
-            label="Compared with"
-            before="against"
-            width="9rem"
-            value={look.base}
-            choices={rows.filter((row) => !row.putAway).map((row) => ({ value: row.id, label: row.name }))}
-            onPick={(base) => look.set({ base })}
-          />
-          <Button size="xs" variant="ghost" color="action" onClick={add}>
-            New scenario
-          </Button>
-        </Flex>
-      }
+      tools={<Tools plan={plan} rows={rows} look={look} level={level} onAdd={add} />}
       over={
         taking &&
         view && (
@@ -118,17 +95,102 @@ export function ScenariosStage() {
       {!view && !scenarios.isError && <Notice>Reading the scenarios…</Notice>}
       {view && (
         <Box height="100%">
-          <SideBySide
-            plan={plan}
-            view={view}
-            risks={register.data?.risks ?? []}
-            edits={edits}
-            look={look}
-            onEnter={enter}
-            onTakeOver={setTaking}
-          />
+          {look.view === "side" && (
+            <SideBySide
+              plan={plan}
+              view={view}
+              risks={register.data?.risks ?? []}
+              edits={edits}
+              look={look}
+              onEnter={enter}
+              onTakeOver={setTaking}
+            />
+          )}
+          {look.view === "story" && <StoryPart plan={plan} view={view} look={look} />}
+          {look.view === "fund" && (
+            <FundPart plan={plan} view={view} edits={edits} look={look} goal={look.goal} />
+          )}
+          {look.view === "since" && <SincePart plan={plan} what={look.what === "cost" ? "cost" : "finish"} />}
+          {look.view === "record" && <RecordPart plan={plan} view={view} look={look} />}
         </Box>
       )}
     </Stage>
+  );
+}
+
+interface ToolsProps {
+  plan: PlanView;
+  rows: readonly ScenarioRow[];
+  look: ScenariosLook;
+  level: number;
+  onAdd: () => void;
+}
+
+/** What is looked at, at which level and against what: as far as the view asks for it. */
+function Tools({ plan, rows, look, level, onAdd }: ToolsProps) {
+  const { view } = look;
+  if (view === "record") return null;
+  return (
+    <Flex gap="3" align="center">
+      {view === "side" && (
+        <>
+          <LabelledSelect
+            label="Curves of"
+            before="of"
+            value={look.what}
+            choices={QUANTITIES}
+            onPick={(what) => look.set({ what })}
+          />
+          <SubjectPicker
+            plan={plan}
+            subject={{ what: look.what, of: look.of }}
+            onChange={(of) => look.set({ of })}
+          />
+        </>
+      )}
+      {view === "fund" && (
+        <LabelledSelect
+          label="What is to get better"
+          before="by"
+          value={look.goal}
+          choices={GOALS}
+          onPick={(goal) => look.set({ goal })}
+        />
+      )}
+      {view === "since" ? (
+        <LabelledSelect
+          label="Drift of"
+          before="of"
+          value={look.what === "cost" ? "cost" : "finish"}
+          choices={QUANTITIES.filter(({ value }) => value === "finish" || value === "cost")}
+          onPick={(what) => look.set({ what })}
+        />
+      ) : (
+        <LabelledSelect
+          label="Compared at"
+          before="at"
+          value={String(level)}
+          choices={[...new Set([...LEVELS, level])]
+            .sort((a, b) => a - b)
+            .map((one) => ({ value: String(one), label: `P${one}` }))}
+          onPick={(one) => look.set({ level: Number(one) })}
+        />
+      )}
+      {view === "side" && (
+        <>
+          <LabelledSelect
+            label="Compared with"
+            before="against"
+            width="9rem"
+            value={look.base}
+            choices={rows.filter((row) => !row.putAway).map((row) => ({ value: row.id, label: row.name }))}
+            onPick={(base) => look.set({ base })}
+          />
+          <Button size="xs" variant="ghost" color="action" onClick={onAdd}>
+            New scenario
+          </Button>
+        </>
+      )}
+    </Flex>
   );
 }

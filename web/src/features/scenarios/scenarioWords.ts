@@ -1,5 +1,6 @@
 import type { EditRow, ScenarioGap, ScenarioRow } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
+import { fieldSaid, fieldWord } from "../../shared/odds/inputChange";
 import { formatDays, formatMoney, formatSigned, formatWhole } from "../../shared/format/numbers";
 
 /** The three ways in which a scenario can have a risk, beside as it is now. */
@@ -67,12 +68,9 @@ export function editSaid(edit: EditRow): string {
         : edit.key;
   if (edit.what !== "changed") return `${named} ${edit.what}`;
   const plain = edit.fields.find((field) => field.before !== undefined && field.after !== undefined);
-  if (plain) return `${named} ${fieldWord(plain.name)} ${plain.before} → ${plain.after}`;
+  if (plain) return `${named} ${fieldSaid(plain)}`;
   return `${named} ${edit.fields.map((field) => fieldWord(field.name)).join(", ")}`;
 }
-
-/** "actual start" for actualStart. */
-export const fieldWord = (name: string) => name.replace(/([A-Z])/g, " $1").toLowerCase();
 
 /** Working days with their sign: −26 d. */
 export const daysSigned = (days: number) => `${formatSigned(Math.round(days * 10) / 10, formatDays)} d`;

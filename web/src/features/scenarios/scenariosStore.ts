@@ -1,4 +1,5 @@
 import { create } from "zustand";
+import type { FundGoal } from "../../shared/api/fund";
 import { THE_PLAN } from "../../shared/api/scenarios";
 import type { QuantityName } from "../../shared/odds/subject";
 
@@ -38,6 +39,8 @@ export interface Look {
   all: boolean;
   /** How the plan is drawn row by row. */
   rails: "rails" | "mist";
+  /** What is to get better by what is funded. */
+  goal: FundGoal;
   /** The order in which options are told. */
   order?: readonly string[];
 }
@@ -52,6 +55,7 @@ const FRESH: Look = {
   down: false,
   all: false,
   rails: "rails",
+  goal: "finish",
 };
 
 interface ScenariosState {

@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answer, type FundView, http } from "./client";
+import { useEdit } from "./edits";
 
 const ASK_AGAIN_MS = 400;
 
@@ -32,4 +33,11 @@ export function useStopFund(project: string, revision: number, asked: Asked) {
       answer(http.POST("/api/projects/{id}/fund/stop", { params: { path: { id: project }, query: asked } })),
     onSuccess: (view) => client.setQueryData<FundView>(key(project, revision, asked), view),
   });
+}
+
+/** Responses and scenarios decided on together, in one edit. */
+export function useDecide(project: string) {
+  const edit = useEdit(project);
+  return (body: { risks: string[]; scenarios: string[] }) =>
+    edit((seen) => http.POST("/api/projects/{id}/fund/decide", { ...seen, body }));
 }

@@ -12,8 +12,30 @@ export function useDrift(project: string, mark: string) {
   });
 }
 
+/** What moved a percentile from the plan of one simulation to that of another, a kind of change after the other. */
+export function usePlanChanges(run: string, from: string, level?: number) {
+  return useQuery({
+    queryKey: ["changes", run, from, level],
+    queryFn: async () => ({
+      ...(await answer(
+        http.GET("/api/runs/{run}/drivers/changes", { params: { path: { run }, query: { from, level } } }),
+      )),
+      run,
+    }),
+    enabled: from !== "" && run !== "",
+    staleTime: Infinity,
+    retry: false,
+    placeholderData: keepPreviousData,
+  });
+}
+
 /** What was changed from one recorded run to another, or to the plan as of a revision. */
-export function useSince(project: string, from: string | undefined, to: string | undefined, revision: number) {
+export function useSince(
+  project: string,
+  from: string | undefined,
+  to: string | undefined,
+  revision: number,
+) {
   return useQuery({
     queryKey: ["since", project, from, to ?? revision],
     queryFn: () =>
