@@ -2,6 +2,7 @@ package app.tychon.cli;
 
 import app.tychon.core.analysis.CorrelationReport;
 import app.tychon.core.analysis.Driver;
+import app.tychon.core.analysis.Effect.Moved;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.simulation.result.ActivityResult;
@@ -37,12 +38,45 @@ final class JsonReport {
     }
 
     /** @param everyPercentile of each activity, not {@link #FEW} of them; of the project every one is written anyway */
-    static void write(Report report, boolean everyPercentile, Path file) throws IOException {
-        int[] all = IntStream.rangeClosed(1, HIGHEST).toArray();
-        JsonMapper.builder()
-                .build()
-                .writerWithDefaultPrettyPrinter()
-                .writeValue(file.toFile(), new JsonReport(report, everyPercentile ? all : FEW).tree());
+    static void write(Report report, List<ScenarioRun> scenarios, boolean everyPercentile, Path file)
+            throws IOException {
+        int[] all = everyPercentile ? IntStream.rangeClosed(1, HIGHEST).toArray() : FEW;
+        ObjectNode tree = new JsonReport(report, all).tree();
+        if (!scenarios.isEmpty()) {
+            ArrayNode array = tree.putArray("scenarios");
+            scenarios.forEach(run -> array.add(scenario(run, all)));
+        }
+        JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValue(file.toFile(), tree);
+    }
+
+    /** The same parts of a scenario, what differs from the plan, and what of it does not fit. */
+    private static ObjectNode scenario(ScenarioRun run, int[] percentiles) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("id", run.scenario().id());
+        node.put("name", run.scenario().name());
+        ObjectNode differences = node.putObject("differences");
+        double day = run.report().minutesPerDay();
+        moved(differences.putObject("days"), run.gap().duration(), day);
+        moved(differences.putObject("cost"), run.gap().cost(), 1);
+        differences.put("costsNow", run.gap().now());
+        differences.put("sooner", run.gap().sooner());
+        differences.put("later", run.gap().later());
+        ArrayNode misfits = node.putArray("misfits");
+        run.misfits().forEach(misfit -> misfits.addObject()
+                .put("section", misfit.section())
+                .put("key", misfit.key())
+                .put("idle", misfit.idle())
+                .put("why", misfit.why()));
+        node.setAll(new JsonReport(run.report(), percentiles).tree());
+        return node;
+    }
+
+    /** A percentile at the project's level of confidence, less that of the plan. */
+    private static void moved(ObjectNode node, Moved moved, double unit) {
+        node.put("change", moved.change() / unit);
+        if (!Double.isNaN(moved.error())) {
+            node.put("error", moved.error() / unit);
+        }
     }
 
     private ObjectNode tree() {

@@ -222,4 +222,44 @@ class SimulateTest {
             }
         }
     }
+
+    @Test
+    void scenariosAreComparedWithThePlanInOneCall() throws IOException {
+        String demo = GARDEN.replace("garden-room", "kestrel-ridge");
+        Path file = folder.resolve("scenarios.json");
+        assertThat(run(
+                        "simulate",
+                        demo,
+                        "--iterations",
+                        "1000",
+                        "--scenario",
+                        "Two crews on the road",
+                        "--scenario",
+                        "V3",
+                        "--json",
+                        file.toString()))
+                .as(err.toString())
+                .isZero();
+        assertThat(out.toString())
+                .contains("Scenarios beside the plan, by the same random numbers; differences are those of P80")
+                .contains("\nTwo crews on the road ")
+                .contains("\nHearing and test ");
+        JsonNode root = new ObjectMapper().readTree(file.toFile());
+        assertThat(root.at("/scenarios").findValuesAsText("id")).contains("V4", "V3");
+        JsonNode crews = root.at("/scenarios/0");
+        assertThat(crews.at("/differences/costsNow").asDouble()).isCloseTo(85_000, within(1.0));
+        assertThat(crews.at("/differences/days/change").asDouble()).isNegative();
+        assertThat(crews.at("/finish/percentiles/80").asText())
+                .isLessThan(root.at("/finish/percentiles/80").asText());
+        assertThat(crews.at("/activities").size())
+                .isEqualTo(root.at("/activities").size());
+        assertThat(crews.at("/misfits")).isEmpty();
+        assertThat(run("simulate", demo, "--scenario", "V9", "--scenario", "Dreams"))
+                .isEqualTo(2);
+        assertThat(err.toString().lines())
+                .hasSize(2)
+                .first()
+                .asString()
+                .startsWith("there is no scenario \"V9\"; there are V1 (Early hearing)");
+    }
 }

@@ -167,12 +167,12 @@ public final class BestSets {
         List<String> all = List.copyOf(costs.keySet());
         boolean everything = all.size() <= MOST_FOR_ALL;
         expected = everything ? 1 << all.size() : 1 + all.size() * (all.size() + 2);
-        tryAll(List.of(Set.of()));
+        tryAll(List.of(Set.of()), Set.of());
         try {
             if (everything) {
-                tryAll(subsets(all));
+                tryAll(subsets(all), Set.of());
             } else {
-                tryAll(costs.values().stream().map(this::affordable).toList());
+                tryAll(costs.values().stream().map(this::affordable).toList(), Set.of());
                 add(new TreeSet<>());
                 drop(new TreeSet<>(all));
             }
@@ -210,7 +210,7 @@ public final class BestSets {
             costs.keySet().stream()
                     .filter(option -> !taken.contains(option))
                     .forEach(option -> next.put(option, with(taken, option)));
-            tryAll(next.values());
+            tryAll(next.values(), taken);
             double now = tried.get(taken).value();
             taken.add(next.keySet().stream()
                     .max(Comparator.comparingDouble(
@@ -221,11 +221,11 @@ public final class BestSets {
 
     /** Drops, again and again, the option that is missed least for its cost. */
     private void drop(Set<String> taken) {
-        tryAll(List.of(Set.copyOf(taken)));
+        tryAll(List.of(Set.copyOf(taken)), taken);
         while (!taken.isEmpty()) {
             Map<String, Set<String>> next = new LinkedHashMap<>();
             taken.forEach(option -> next.put(option, without(taken, option)));
-            tryAll(next.values());
+            tryAll(next.values(), taken);
             double now = tried.get(taken).value();
             taken.remove(next.keySet().stream()
                     .min(Comparator.comparingDouble(
@@ -257,13 +257,14 @@ public final class BestSets {
         return affordable;
     }
 
-    private void tryAll(Collection<? extends Set<String>> sets) {
+    /** @param near a set from which they differ little: what does not differ is not worked out again */
+    private void tryAll(Collection<? extends Set<String>> sets, Set<String> near) {
         List<Set<String>> open = new ArrayList<>(new LinkedHashSet<Set<String>>(sets));
         open.removeIf(tried::containsKey);
         Map<Set<String>, List<Set<String>>> byPlan = new LinkedHashMap<>();
         open.forEach(set ->
                 byPlan.computeIfAbsent(others(set), some -> new ArrayList<>()).add(set));
-        byPlan.forEach(this::tryOn);
+        byPlan.forEach((some, own) -> tryOn(some, own, near));
     }
 
     private Set<String> others(Set<String> set) {
@@ -273,20 +274,15 @@ public final class BestSets {
     }
 
     /** Sets that have the same options beside responses, by difference from the plan with those. */
-    private void tryOn(Set<String> some, List<Set<String>> sets) {
+    private void tryOn(Set<String> some, List<Set<String>> sets, Set<String> near) {
         CompiledPlan own = plans.computeIfAbsent(
                 some, options -> some.isEmpty() ? plan : others.with().with(options));
-        CompiledPlan base = own.with(own.variation().withRisks(RiskSetting.CURRENT));
+        Variation none = own.variation().withRisks(RiskSetting.CURRENT);
+        CompiledPlan base = own.with(answered(none, near, some));
         for (int from = 0; from < sets.size(); from += LOT) {
             Map<Set<String>, Variation> lot = new LinkedHashMap<>();
             for (Set<String> set : sets.subList(from, Math.min(sets.size(), from + LOT))) {
-                Variation variation = base.variation();
-                for (String option : set) {
-                    if (!some.contains(option)) {
-                        variation = variation.withRisk(option, RiskSetting.AFTER_RESPONSE);
-                    }
-                }
-                lot.put(Set.copyOf(set), variation);
+                lot.put(Set.copyOf(set), answered(none, set, some));
             }
             Differences<Set<String>> answers = Differences.of(base, settings, lot, monitor.quiet(), early -> {});
             if (answers.iterations() < settings.iterations()) {
@@ -296,6 +292,16 @@ public final class BestSets {
             monitor.progress(tried.size(), Math.max(expected, tried.size()));
             asTheyCome.accept(found());
         }
+    }
+
+    private static Variation answered(Variation none, Set<String> set, Set<String> others) {
+        Variation variation = none;
+        for (String option : set) {
+            if (!others.contains(option)) {
+                variation = variation.withRisk(option, RiskSetting.AFTER_RESPONSE);
+            }
+        }
+        return variation;
     }
 
     private Value value(Outcomes outcomes, double spent) {

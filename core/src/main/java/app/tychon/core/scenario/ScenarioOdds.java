@@ -10,6 +10,8 @@ import app.tychon.core.model.Targets;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Outcomes;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.result.RunResult.CostSamples;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.DateSample;
@@ -38,6 +40,19 @@ public record ScenarioOdds(
         if (outcomes.finish().length < settings.iterations()) {
             throw new CancellationException("stopped before all futures were simulated");
         }
+        return of(compiled, outcomes);
+    }
+
+    /** Of a run that is there already. */
+    public static ScenarioOdds of(CompiledPlan compiled, RunResult run) {
+        CostSamples cost = run.cost();
+        return of(
+                compiled,
+                new Outcomes(
+                        run.finish(), run.duration(), cost.totals(), cost.risk(), cost.planned() + cost.actions()));
+    }
+
+    private static ScenarioOdds of(CompiledPlan compiled, Outcomes outcomes) {
         Plan plan = compiled.network().plan();
         return new ScenarioOdds(
                 plan,

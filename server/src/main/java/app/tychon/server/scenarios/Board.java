@@ -50,6 +50,9 @@ class Board {
     private final PlanStore plans;
     private final ProjectEvents events;
     private final EnginePool pool;
+    /** A compiled version of each plan, from which others are made. */
+    private final Map<UUID, CompiledPlan> roots = Collections.synchronizedMap(new Recent<>(MOST_PROJECTS));
+
     private final Map<UUID, Map<String, Slot>> slots = Collections.synchronizedMap(new Recent<>(MOST_PROJECTS));
 
     Board(PlanStore plans, ProjectEvents events, EnginePool pool) {
@@ -135,19 +138,35 @@ class Board {
         try {
             CompiledPlan compiled = last ? work.slot().compiled() : compile(work);
             work.slot().odds(ScenarioOdds.of(compiled, Outlook.settings(iterations), monitor), last);
-            if (!last) {
-                begin(Urgency.REFINEMENT, work, Outlook.REFINED);
-            }
         } catch (CancellationException newer) {
             return;
         } catch (RuntimeException | OutOfMemoryError e) {
             LOG.error("Scenario {} of {} could not be worked out", work.id(), work.project(), e);
             work.slot().refuse("it could not be simulated; nothing of it is lost");
         }
+        if (!last) {
+            refine(work);
+        }
         events.publish(work.project(), "scenarios", Map.of("id", work.id()));
     }
 
-    private static CompiledPlan compile(Work work) {
+    /** Once all are known by few futures, each of them is worked out by more. */
+    private void refine(Work done) {
+        Map<String, Slot> known = slots.getOrDefault(done.project(), Map.of());
+        Map<String, Slot> all;
+        synchronized (known) {
+            all = new LinkedHashMap<>(known);
+        }
+        if (all.values().stream().allMatch(Slot::isSettled)) {
+            all.forEach((id, slot) -> {
+                if (slot.startsRefining()) {
+                    begin(Urgency.REFINEMENT, new Work(done.project(), id, done.plan(), slot), Outlook.REFINED);
+                }
+            });
+        }
+    }
+
+    private CompiledPlan compile(Work work) {
         Slot slot = work.slot();
         Plan plan = work.plan().plan();
         Optional<Scenario> scenario = slot.key().scenario();
@@ -156,7 +175,14 @@ class Board {
         Network network = scenario.isEmpty()
                 ? work.plan().network()
                 : Network.of(slot.laid().orElseThrow().plan());
-        CompiledPlan compiled = CompiledPlan.of(network, Scheduler.schedule(network));
+        // What shapes are made of is shared with what was compiled before, as far as they are the same.
+        CompiledPlan root = roots.get(work.project());
+        CompiledPlan compiled = root == null
+                ? CompiledPlan.of(network, Scheduler.schedule(network))
+                : root.next(network, Scheduler.schedule(network));
+        if (root == null || scenario.isEmpty()) {
+            roots.put(work.project(), compiled);
+        }
         slot.compiled(compiled);
         return compiled;
     }

@@ -44,7 +44,7 @@ import java.util.stream.Stream;
 /** The question what to fund, of one version of a plan, and its answer as far as it is known. */
 final class Funding {
     /** Activities times futures for which every future is looked at; larger plans rest on fewer. */
-    private static final long MOST_WORK = 5_000_000;
+    private static final long MOST_WORK = 3_000_000;
     /** Best sets of which every number is worked out. */
     private static final int MOST_NUMBERS = 40;
 

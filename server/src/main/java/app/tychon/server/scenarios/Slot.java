@@ -36,6 +36,7 @@ final class Slot {
     private volatile ScenarioOdds first;
     private volatile ScenarioOdds refined;
     private volatile String refusal;
+    private boolean refining;
 
     Slot(Key key) {
         this.key = key;
@@ -88,6 +89,18 @@ final class Slot {
     /** Of two slots the best that both have of the same futures. */
     Optional<ScenarioOdds> like(Slot other) {
         return refined != null && other.refined != null ? Optional.of(refined) : Optional.ofNullable(first);
+    }
+
+    /** Whether it is known by few futures at least, or why it is not. */
+    boolean isSettled() {
+        return first != null || refusal != null;
+    }
+
+    /** Tells whoever asks first that it is to be worked out by more futures. */
+    synchronized boolean startsRefining() {
+        boolean starts = !refining && first != null;
+        refining |= starts;
+        return starts;
     }
 
     boolean isRefined() {
