@@ -2,6 +2,7 @@ package app.tychon.core.scenario;
 
 import app.tychon.core.analysis.JointSample;
 import app.tychon.core.calendar.Instants;
+import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Targets;
 import app.tychon.core.simulation.difference.Differences;
@@ -34,6 +35,8 @@ public final class BestSets {
     public static final int MOST_FOR_ALL = 12;
     /** Sets that are worked out together: more would be faster, and the first answer later. */
     private static final int LOT = 64;
+    /** Options in which sets differ that are worked out together, where every set is. */
+    private static final int TOGETHER = 4;
 
     /** What is to come down. */
     public enum Goal {
@@ -117,16 +120,16 @@ public final class BestSets {
         this.level = level;
         this.monitor = monitor;
         this.asTheyCome = asTheyCome;
-        costs.putAll(responses(plan));
+        costs.putAll(responses(plan.network().plan()));
         others.costs().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
                 .forEach(other -> costs.put(other.getKey(), other.getValue()));
     }
 
     /** Responses that can be taken: of live risks, and not decided on. What each costs, by id of the risk. */
-    public static Map<String, Double> responses(CompiledPlan plan) {
+    public static Map<String, Double> responses(Plan plan) {
         Map<String, Double> responses = new LinkedHashMap<>();
-        plan.network().plan().risks().stream()
+        plan.risks().stream()
                 .filter(risk -> risk.isLive() && risk.response().isPresent() && !risk.isAnswered())
                 .sorted(Comparator.comparing(Risk::id))
                 .forEach(risk -> responses.put(risk.id(), risk.response().get().cost()));
@@ -157,6 +160,11 @@ public final class BestSets {
         return new BestSets(plan, others, settings, goal, level, monitor, asTheyCome).search();
     }
 
+    /** How many sets there are to try of so many options, or about how many will be. */
+    public static int sets(int options) {
+        return options <= MOST_FOR_ALL ? 1 << options : 1 + options * (options + 2);
+    }
+
     /** The same of responses alone. */
     public static List<Best> of(CompiledPlan plan, RunSettings settings, Goal goal, double level, RunMonitor monitor) {
         return of(plan, new Others(Map.of(), none -> plan), settings, goal, level, monitor, some -> {})
@@ -165,12 +173,11 @@ public final class BestSets {
 
     private Found search() {
         List<String> all = List.copyOf(costs.keySet());
-        boolean everything = all.size() <= MOST_FOR_ALL;
-        expected = everything ? 1 << all.size() : 1 + all.size() * (all.size() + 2);
+        expected = sets(all.size());
         tryAll(List.of(Set.of()), Set.of());
         try {
-            if (everything) {
-                tryAll(subsets(all), Set.of());
+            if (all.size() <= MOST_FOR_ALL) {
+                tryEvery(all);
             } else {
                 tryAll(costs.values().stream().map(this::affordable).toList(), Set.of());
                 add(new TreeSet<>());
@@ -187,6 +194,23 @@ public final class BestSets {
         List<Tried> all = new ArrayList<>();
         tried.forEach((set, value) -> all.add(new Tried(set, costOf(set), value.value())));
         return new Found(frontier(complete), all, Math.max(expected, tried.size()), complete);
+    }
+
+    /** Every set, those together that differ in a few options alone. */
+    private void tryEvery(List<String> all) {
+        int few = Math.min(TOGETHER, all.size());
+        List<Set<String>> some = subsets(all.subList(0, few));
+        for (Set<String> rest : subsets(all.subList(few, all.size()))) {
+            tryAll(
+                    some.stream()
+                            .map(set -> {
+                                Set<String> both = new TreeSet<>(set);
+                                both.addAll(rest);
+                                return both;
+                            })
+                            .toList(),
+                    rest);
+        }
     }
 
     private static List<Set<String>> subsets(List<String> all) {

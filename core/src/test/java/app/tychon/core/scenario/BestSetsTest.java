@@ -141,8 +141,7 @@ class BestSetsTest {
         for (int seed = 0; seed < 4; seed++) {
             Plan plan = promised(RandomPlans.risky(seed, 18));
             Map<String, Double> extras = Map.of("crew", 40.0, "crane", 90.0);
-            List<String> options =
-                    new ArrayList<>(BestSets.responses(CompiledPlan.of(plan)).keySet());
+            List<String> options = new ArrayList<>(BestSets.responses(plan).keySet());
             options.addAll(List.of("crane", "crew"));
             for (Goal goal : Goal.values()) {
                 Found found = BestSets.of(

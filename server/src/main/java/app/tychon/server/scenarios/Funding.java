@@ -43,8 +43,10 @@ import java.util.stream.Stream;
 
 /** The question what to fund, of one version of a plan, and its answer as far as it is known. */
 final class Funding {
-    /** Activities times futures for which every future is looked at; larger plans rest on fewer. */
-    private static final long MOST_WORK = 3_000_000;
+    /** Activities times futures times sets that an answer may take: of more, it rests on fewer futures. */
+    private static final long MOST_WORK = 120_000_000;
+
+    private static final int ROUND = 500;
     /** Best sets of which every number is worked out. */
     private static final int MOST_NUMBERS = 40;
 
@@ -72,8 +74,10 @@ final class Funding {
         scenarios = loaded.plan().scenarios().stream()
                 .filter(one -> question.scenarios().contains(one.id()) && !one.putAway())
                 .toList();
-        int activities = Math.max(1, loaded.plan().activities().size());
-        settings = Outlook.settings((int) Math.min(Outlook.REFINED, Math.max(LiveOdds.FIRST, MOST_WORK / activities)));
+        long activities = Math.max(1, loaded.plan().activities().size());
+        long sets = BestSets.sets(BestSets.responses(loaded.plan()).size() + scenarios.size());
+        long futures = MOST_WORK / (activities * sets) / ROUND * ROUND;
+        settings = Outlook.settings((int) Math.min(Outlook.REFINED, Math.max(LiveOdds.FIRST, futures)));
     }
 
     boolean isOf(LoadedPlan other) {
@@ -121,7 +125,8 @@ final class Funding {
         scenarios.forEach(one ->
                 costs.put(one.id(), LoadedPlan.of(0, laid(Set.of(one.id()))).cost() - loaded.cost()));
         options(Stream.concat(
-                        BestSets.responses(plan).entrySet().stream().map(one -> response(one.getKey(), one.getValue())),
+                        BestSets.responses(loaded.plan()).entrySet().stream()
+                                .map(one -> response(one.getKey(), one.getValue())),
                         scenarios.stream()
                                 .map(one -> new OptionRow(
                                         one.id(), "scenario", one.name(), "estimate", one.note(), costs.get(one.id()))))
