@@ -79,7 +79,7 @@ export function CurvesDrawing(props: Props) {
                 stroke="var(--chakra-colors-plan)"
                 strokeDasharray="2 3"
               />
-              <text x={plot.x(target.value) + 5} y={plot.top + 10} fill="var(--chakra-colors-plan-text)">
+              <text x={plot.x(target.value) + 5} y={plot.bottom - 6} fill="var(--chakra-colors-plan-text)">
                 {target.label}
               </text>
             </g>

@@ -185,7 +185,10 @@ function BestPart({ plan, view, best, budget, onMake, onDecide }: BestProps) {
           {gainWords(goal, best.gap, currency)} more.
         </Box>
       )}
-      {best.options.length > 0 && (
+      {view.state === "working" && (
+        <Box color="softInk">Better ones may still be found: it is being worked out.</Box>
+      )}
+      {best.options.length > 0 && view.state !== "working" && (
         <Flex gap="5">
           <Button color="action" cursor="pointer" fontWeight="650" onClick={() => onMake(best)}>
             Make it a scenario

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { KeyboardEvent } from "react";
+import { type KeyboardEvent, useEffect } from "react";
 import type { ScenarioRow, ScenariosView } from "../../shared/api/client";
 import { THE_PLAN } from "../../shared/api/scenarios";
 import { formatDay } from "../../shared/format/dates";
@@ -26,6 +26,10 @@ interface Props {
 /** All scenarios with what they come to, sorted by any of it; a tick draws one, a click explains it. */
 export function ScenarioTable({ view, rows, ticked, look, chosen, currency, hasMoney }: Props) {
   const columns = columnsOf(view.level, hasMoney);
+  // What was chosen elsewhere, or made, comes into view.
+  useEffect(() => {
+    document.getElementById(rowId(chosen))?.scrollIntoView({ block: "nearest" });
+  }, [chosen]);
   const choose = (by: number) => {
     const at = rows.findIndex((row) => row.id === chosen);
     const next = rows[Math.max(0, Math.min(rows.length - 1, at + by))];

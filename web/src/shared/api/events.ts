@@ -20,7 +20,8 @@ export function useProjectEvents(project: string) {
 /** Listens until what it returns is called. Where the connection was lost, all is read anew once it is back. */
 export function listen(client: QueryClient, project: string): () => void {
   let events: EventSource;
-  let lost = false;
+  // What was read before, while nobody listened, may be older than what is so by now.
+  let lost = client.getQueryData(planKey(project)) !== undefined;
   let timer: number | undefined;
   const open = () => {
     events = new EventSource(`/api/projects/${project}/events`);

@@ -32,6 +32,13 @@ export const GLOSSARY: readonly Word[] = [
     see: ["resource", "rate"],
   },
   {
+    id: "best set",
+    term: "Best set",
+    means:
+      "Of all responses and options that a sum pays for, those that together do most: for the finish, the cost, or the chance that target and budget are both kept.",
+    see: ["response", "scenario"],
+  },
+  {
     id: "branch",
     term: "Branch",
     also: ["work breakdown", "WBS"],
@@ -126,6 +133,13 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "What the part of a cost line that grows with time comes to a working day, as planned. Each day that the work takes longer costs so much more.",
     see: ["due anyway"],
+  },
+  {
+    id: "drift",
+    term: "Drift",
+    means:
+      "How the forecast moves from one recorded run to the next, though each was honest when it was made.",
+    see: ["percentile"],
   },
   {
     id: "driving path",
@@ -419,6 +433,14 @@ export const GLOSSARY: readonly Word[] = [
     see: ["live odds", "seed"],
   },
   {
+    id: "scenario",
+    term: "Scenario",
+    also: ["what if"],
+    means:
+      "The plan as it would be otherwise: with switches and edits of its own. What it says nothing of follows the plan, and it shares the plan's random numbers, so that a difference is no noise.",
+    see: ["best set", "response"],
+  },
+  {
     id: "scheme",
     term: "Scoring scheme",
     also: ["score", "matrix"],
@@ -531,6 +553,13 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "How far an activity may slip without moving the finish of the project, in days of its calendar. Below zero a date is missed by so much.",
     see: ["free float", "longest path"],
+  },
+  {
+    id: "track record",
+    term: "Track record",
+    means:
+      "Where what really happened fell in the ranges given for it. If ranges are right, a fifth lies below P20 and a fifth beyond P80.",
+    see: ["percentile", "grade"],
   },
   {
     id: "watched",

@@ -163,6 +163,25 @@ class AccessibilityJourneyTest extends Journey {
     }
 
     @Test
+    void everyViewOfTheScenarios() throws IOException {
+        openDemo();
+        browser.goTo("Scenarios");
+        browser.see("[data-curve='V3']");
+        lookInBothColours("scenarios");
+        for (String view :
+                List.of("Row by row", "Drivers of two", "One after the other", "What to fund", "Since last time")) {
+            browser.press(view);
+            browser.see(
+                    "main [role='treegrid'], main [role='grid'], main [data-testid='headline'], main [role='status']");
+            look(view);
+        }
+        browser.press("Side by side");
+        browser.press("Take it over…");
+        browser.see("[role='dialog'][data-state='open']");
+        look("take over");
+    }
+
+    @Test
     void everyViewOfTheOdds() throws IOException {
         openDemo();
         browser.goTo("Odds");
