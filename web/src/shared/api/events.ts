@@ -3,7 +3,7 @@ import { useEffect } from "react";
 import type { EffectsView, LiveView, RunView } from "./client";
 import { undoingKey } from "./edits";
 import { refreshLiveOdds, takeLiveOdds } from "./live";
-import { planKey, refreshPlan } from "./plan";
+import { planKey, refreshPlan, takeRevision } from "./plan";
 import { takeRiskEffects } from "./risks";
 import { runsKey, takeRun } from "./runs";
 import { refreshScenarios } from "./scenarios";
@@ -35,8 +35,11 @@ export function listen(client: QueryClient, project: string): () => void {
       if (events.readyState === EventSource.CLOSED) timer = window.setTimeout(open, AGAIN_MS);
     };
     events.addEventListener("plan", (event: MessageEvent<string>) => {
-      const { revision } = JSON.parse(event.data) as { revision: number };
-      window.setTimeout(() => refreshPlan(client, project, revision), AFTER_OWN_EDITS_MS);
+      const { revision, simulated } = JSON.parse(event.data) as { revision: number; simulated: boolean };
+      window.setTimeout(() => {
+        if (!simulated) takeRevision(client, project, revision);
+        refreshPlan(client, project, revision);
+      }, AFTER_OWN_EDITS_MS);
     });
     events.addEventListener("run", (event: MessageEvent<string>) => {
       takeRun(client, project, JSON.parse(event.data) as RunView);

@@ -48,6 +48,13 @@ export function useCheck(project: string, revision: number) {
   });
 }
 
+/** Somebody has edited scenarios and nothing of the plan itself: it is the same at the next revision. */
+export function takeRevision(client: QueryClient, project: string, revision: number) {
+  client.setQueryData<PlanView>(planKey(project), (plan) =>
+    plan?.project.revision === revision - 1 ? { ...plan, project: { ...plan.project, revision } } : plan,
+  );
+}
+
 /** Reads the plan again if it is older than a revision that is known to exist. */
 export function refreshPlan(client: QueryClient, project: string, revision: number) {
   const known = client.getQueryData<PlanView>(planKey(project))?.project.revision ?? 0;

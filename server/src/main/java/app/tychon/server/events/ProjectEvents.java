@@ -32,7 +32,10 @@ public class ProjectEvents {
 
     @TransactionalEventListener
     void planChanged(PlanChanged change) {
-        publish(change.project(), "plan", Map.of("revision", change.plan().revision()));
+        publish(
+                change.project(),
+                "plan",
+                Map.of("revision", change.plan().revision(), "simulated", change.simulated()));
     }
 
     /** Sends an event, as JSON, to all who listen to a project. */
