@@ -143,7 +143,9 @@ function HeadCell({ column, look }: { column: TableColumn; look: ScenariosLook }
         whiteSpace="nowrap"
         title={column.hint}
         color={sorted ? "ink" : "softInk"}
-        onClick={() => look.set({ sort: column.key, down: sorted ? !look.down : false })}
+        onClick={() =>
+          look.set(sorted && look.down ? { sort: "order", down: false } : { sort: column.key, down: sorted })
+        }
       >
         {column.label}
         {sorted && (look.down ? " ↓" : " ↑")}

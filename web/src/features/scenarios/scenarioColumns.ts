@@ -18,7 +18,7 @@ export function columnsOf(level: number, hasMoney: boolean): TableColumn[] {
       key: "name",
       label: "Scenario",
       left: true,
-      hint: "Sorted by name; the order in which they were made comes back by “as made”",
+      hint: "A third click on a header brings back the order in which they were made",
     },
     { key: "finishHalf", label: "P50 finish" },
     { key: "finishLevel", label: `P${level} finish` },
