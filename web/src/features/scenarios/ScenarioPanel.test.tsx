@@ -6,6 +6,7 @@ import type { ScenarioEdits } from "../../shared/api/scenarios";
 import { shown } from "../../test/shown";
 import { ScenarioPanel } from "./ScenarioPanel";
 import { ScenarioTable } from "./ScenarioTable";
+import { row } from "./testRow";
 import type { ScenariosLook } from "./scenariosStore";
 
 const user = userEvent.setup();
@@ -22,22 +23,6 @@ const risks = [
   { id: "R06", title: "Customs", category: "Authorities/Customs", state: "open" },
   { id: "R09", title: "It happened", category: "Site", state: "occurred" },
 ] as unknown as RiskView[];
-
-const row = (id: string, more: Partial<ScenarioRow> = {}): ScenarioRow => ({
-  id,
-  name: id === "" ? "As it stands" : `Scenario ${id}`,
-  note: "",
-  putAway: false,
-  risks: {},
-  categories: {},
-  otherRisks: "now",
-  estimates: true,
-  correlation: true,
-  edits: [],
-  editCount: 0,
-  misfits: [],
-  ...more,
-});
 
 function setUp(chosen: ScenarioRow) {
   const change = vi.fn(() => Promise.resolve({}));

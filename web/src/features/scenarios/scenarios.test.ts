@@ -5,7 +5,6 @@ import type {
   FundView,
   OptionRow,
   RiskView,
-  ScenarioRow,
   ScenariosView,
   SinceRow,
   StoryStep,
@@ -20,23 +19,8 @@ import { markOf, strokeOf, tickedOf } from "./scenarioLook";
 import { differenceWords, editSaid, gapSentence, shareSentence } from "./scenarioWords";
 import { driftSentence, sinceSaid } from "./since";
 import { orderOf, overlapSentence, payers, storySentence } from "./story";
+import { row } from "./testRow";
 import { arranged, categoryEdit, freeName, riskEdit, settingOf } from "./switches";
-
-const row = (id: string, more: Partial<ScenarioRow> = {}): ScenarioRow => ({
-  id,
-  name: id === "" ? "As it stands" : `Scenario ${id}`,
-  note: "",
-  putAway: false,
-  risks: {},
-  categories: {},
-  otherRisks: "now",
-  estimates: true,
-  correlation: true,
-  edits: [],
-  editCount: 0,
-  misfits: [],
-  ...more,
-});
 
 const odds = (finishLevel: string, costLevel: number) => ({
   iterations: 5000,

@@ -6,7 +6,7 @@ import { refreshLiveOdds, takeLiveOdds } from "./live";
 import { planKey, refreshPlan, takeRevision } from "./plan";
 import { takeRiskEffects } from "./risks";
 import { runsKey, takeRun } from "./runs";
-import { refreshScenarios } from "./scenarios";
+import { refreshScenarios } from "./scenariosKey";
 
 const AFTER_OWN_EDITS_MS = 300;
 const AGAIN_MS = 3000;

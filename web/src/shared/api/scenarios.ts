@@ -1,9 +1,9 @@
-import { keepPreviousData, type QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { answer, http, type OrTaken, type ScenarioWords } from "./client";
 import { useEdit } from "./edits";
+import { refreshScenarios, scenariosKey } from "./scenariosKey";
 
-const ALL = "scenarios";
 const ASK_AGAIN_MS = 3000;
 
 /** What the plan itself goes by among its scenarios. */
@@ -22,7 +22,7 @@ interface Asked {
 export function useScenarios(project: string, revision: number, { base, level, watch }: Asked) {
   const query = { base, level, watch: watch.filter((id) => id !== THE_PLAN) };
   return useQuery({
-    queryKey: [ALL, project, revision, query],
+    queryKey: [...scenariosKey(project), revision, query],
     queryFn: () =>
       answer(http.GET("/api/projects/{id}/scenarios", { params: { path: { id: project }, query } })),
     placeholderData: keepPreviousData,
@@ -33,10 +33,6 @@ export function useScenarios(project: string, revision: number, { base, level, w
         : false,
   });
 }
-
-/** Asks again: something has been worked out. */
-export const refreshScenarios = (client: QueryClient, project: string) =>
-  void client.invalidateQueries({ queryKey: [ALL, project] });
 
 /** What is asked of some scenarios lasts as long as what is known of them: the mark says how far that is. */
 function useAsked<T>(what: string, project: string, mark: string, ask: object, read: () => Promise<T>) {

@@ -1,24 +1,14 @@
 package app.tychon.core.scenario;
 
-import app.tychon.core.analysis.JointSample;
-import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Targets;
-import app.tychon.core.simulation.difference.Differences;
 import app.tychon.core.simulation.engine.CompiledPlan;
-import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
-import app.tychon.core.simulation.settings.Variation;
-import app.tychon.core.simulation.settings.Variation.RiskSetting;
-import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -33,8 +23,6 @@ import java.util.function.Consumer;
  */
 public final class BestSets {
     public static final int MOST_FOR_ALL = 12;
-    /** Sets that are worked out together: more would be faster, and the first answer later. */
-    private static final int LOT = 64;
     /** Options in which sets differ that are worked out together, where every set is. */
     private static final int TOGETHER = 4;
 
@@ -90,20 +78,10 @@ public final class BestSets {
      */
     public record Found(List<Best> best, List<Tried> tried, int expected, boolean complete) {}
 
-    /** What a set came to. */
-    private record Value(double value, double free) {}
-
-    private final CompiledPlan plan;
-    private final Others others;
-    private final RunSettings settings;
-    private final Goal goal;
-    private final double level;
+    private final Trials trials;
     private final RunMonitor monitor;
     private final Consumer<Found> asTheyCome;
-    private final Map<String, Double> costs = new LinkedHashMap<>();
-    private final Map<Set<String>, Value> tried = new HashMap<>();
-    private final Map<Set<String>, CompiledPlan> plans = new HashMap<>();
-    private int expected;
+    private final int expected;
 
     private BestSets(
             CompiledPlan plan,
@@ -113,17 +91,10 @@ public final class BestSets {
             double level,
             RunMonitor monitor,
             Consumer<Found> asTheyCome) {
-        this.plan = plan;
-        this.others = others;
-        this.settings = settings;
-        this.goal = goal;
-        this.level = level;
         this.monitor = monitor;
         this.asTheyCome = asTheyCome;
-        costs.putAll(responses(plan.network().plan()));
-        others.costs().entrySet().stream()
-                .sorted(Map.Entry.comparingByKey())
-                .forEach(other -> costs.put(other.getKey(), other.getValue()));
+        trials = new Trials(plan, others, settings, goal, level, monitor, this::tell);
+        expected = sets(trials.costs().size());
     }
 
     /** Responses that can be taken: of live risks, and not decided on. What each costs, by id of the risk. */
@@ -172,16 +143,15 @@ public final class BestSets {
     }
 
     private Found search() {
-        List<String> all = List.copyOf(costs.keySet());
-        expected = sets(all.size());
-        tryAll(List.of(Set.of()), Set.of());
+        Map<String, Double> costs = trials.costs();
+        trials.tryAll(List.of(Set.of()), Set.of());
         try {
-            if (all.size() <= MOST_FOR_ALL) {
-                tryEvery(all);
+            if (costs.size() <= MOST_FOR_ALL) {
+                tryEvery(List.copyOf(costs.keySet()));
             } else {
-                tryAll(costs.values().stream().map(this::affordable).toList(), Set.of());
+                trials.tryAll(costs.values().stream().map(trials::affordable).toList(), Set.of());
                 add(new TreeSet<>());
-                drop(new TreeSet<>(all));
+                drop(new TreeSet<>(costs.keySet()));
             }
         } catch (CancellationException e) {
             return found();
@@ -189,11 +159,15 @@ public final class BestSets {
         return found();
     }
 
+    private void tell() {
+        monitor.progress(trials.count(), Math.max(expected, trials.count()));
+        asTheyCome.accept(found());
+    }
+
     private Found found() {
-        boolean complete = costs.size() <= MOST_FOR_ALL && tried.size() == 1 << costs.size();
-        List<Tried> all = new ArrayList<>();
-        tried.forEach((set, value) -> all.add(new Tried(set, costOf(set), value.value())));
-        return new Found(frontier(complete), all, Math.max(expected, tried.size()), complete);
+        int options = trials.costs().size();
+        boolean complete = options <= MOST_FOR_ALL && trials.count() == 1 << options;
+        return new Found(trials.frontier(complete), trials.all(), Math.max(expected, trials.count()), complete);
     }
 
     /** Every set, those together that differ in a few options alone. */
@@ -201,7 +175,7 @@ public final class BestSets {
         int few = Math.min(TOGETHER, all.size());
         List<Set<String>> some = subsets(all.subList(0, few));
         for (Set<String> rest : subsets(all.subList(few, all.size()))) {
-            tryAll(
+            trials.tryAll(
                     some.stream()
                             .map(set -> {
                                 Set<String> both = new TreeSet<>(set);
@@ -229,31 +203,32 @@ public final class BestSets {
 
     /** Adds, again and again, the option that brings most for its cost. */
     private void add(Set<String> taken) {
+        Map<String, Double> costs = trials.costs();
         while (taken.size() < costs.size()) {
             Map<String, Set<String>> next = new LinkedHashMap<>();
             costs.keySet().stream()
                     .filter(option -> !taken.contains(option))
                     .forEach(option -> next.put(option, with(taken, option)));
-            tryAll(next.values(), taken);
-            double now = tried.get(taken).value();
+            trials.tryAll(next.values(), taken);
+            double now = trials.value(taken);
             taken.add(next.keySet().stream()
                     .max(Comparator.comparingDouble(
-                            option -> (now - tried.get(next.get(option)).value()) / Math.max(1, costs.get(option))))
+                            option -> (now - trials.value(next.get(option))) / Math.max(1, costs.get(option))))
                     .orElseThrow());
         }
     }
 
     /** Drops, again and again, the option that is missed least for its cost. */
     private void drop(Set<String> taken) {
-        tryAll(List.of(Set.copyOf(taken)), taken);
+        trials.tryAll(List.of(Set.copyOf(taken)), taken);
         while (!taken.isEmpty()) {
             Map<String, Set<String>> next = new LinkedHashMap<>();
             taken.forEach(option -> next.put(option, without(taken, option)));
-            tryAll(next.values(), taken);
-            double now = tried.get(taken).value();
+            trials.tryAll(next.values(), taken);
+            double now = trials.value(taken);
             taken.remove(next.keySet().stream()
-                    .min(Comparator.comparingDouble(
-                            option -> (tried.get(next.get(option)).value() - now) / Math.max(1, costs.get(option))))
+                    .min(Comparator.comparingDouble(option -> (trials.value(next.get(option)) - now)
+                            / Math.max(1, trials.costs().get(option))))
                     .orElseThrow());
         }
     }
@@ -268,115 +243,5 @@ public final class BestSets {
         Set<String> less = new TreeSet<>(taken);
         less.remove(option);
         return less;
-    }
-
-    /** Every option that costs no more than a budget by itself; a set within the budget holds no other. */
-    private Set<String> affordable(double budget) {
-        Set<String> affordable = new TreeSet<>();
-        costs.forEach((option, cost) -> {
-            if (cost <= budget) {
-                affordable.add(option);
-            }
-        });
-        return affordable;
-    }
-
-    /** @param near a set from which they differ little: what does not differ is not worked out again */
-    private void tryAll(Collection<? extends Set<String>> sets, Set<String> near) {
-        List<Set<String>> open = new ArrayList<>(new LinkedHashSet<Set<String>>(sets));
-        open.removeIf(tried::containsKey);
-        Map<Set<String>, List<Set<String>>> byPlan = new LinkedHashMap<>();
-        open.forEach(set ->
-                byPlan.computeIfAbsent(others(set), some -> new ArrayList<>()).add(set));
-        byPlan.forEach((some, own) -> tryOn(some, own, near));
-    }
-
-    private Set<String> others(Set<String> set) {
-        Set<String> some = new TreeSet<>(set);
-        some.retainAll(others.costs().keySet());
-        return some;
-    }
-
-    /** Sets that have the same options beside responses, by difference from the plan with those. */
-    private void tryOn(Set<String> some, List<Set<String>> sets, Set<String> near) {
-        CompiledPlan own = plans.computeIfAbsent(
-                some, options -> some.isEmpty() ? plan : others.with().with(options));
-        Variation none = own.variation().withRisks(RiskSetting.CURRENT);
-        CompiledPlan base = own.with(answered(none, near, some));
-        for (int from = 0; from < sets.size(); from += LOT) {
-            Map<Set<String>, Variation> lot = new LinkedHashMap<>();
-            for (Set<String> set : sets.subList(from, Math.min(sets.size(), from + LOT))) {
-                lot.put(Set.copyOf(set), answered(none, set, some));
-            }
-            Differences<Set<String>> answers = Differences.of(base, settings, lot, monitor.quiet(), early -> {});
-            if (answers.iterations() < settings.iterations()) {
-                throw new CancellationException("stopped before these sets were worked out in full");
-            }
-            lot.keySet().forEach(set -> tried.put(set, value(answers.of(set), costOf(set))));
-            monitor.progress(tried.size(), Math.max(expected, tried.size()));
-            asTheyCome.accept(found());
-        }
-    }
-
-    private static Variation answered(Variation none, Set<String> set, Set<String> others) {
-        Variation variation = none;
-        for (String option : set) {
-            if (!others.contains(option)) {
-                variation = variation.withRisk(option, RiskSetting.AFTER_RESPONSE);
-            }
-        }
-        return variation;
-    }
-
-    private Value value(Outcomes outcomes, double spent) {
-        return switch (goal) {
-            case FINISH -> {
-                double duration = Sample.of(outcomes.duration()).percentile(level);
-                yield new Value(duration, duration);
-            }
-            case COST -> {
-                double cost = Sample.of(outcomes.cost()).percentile(level);
-                yield new Value(cost, cost - spent);
-            }
-            case BOTH -> new Value(missed(outcomes, 0), missed(outcomes, spent));
-        };
-    }
-
-    /** How often target and budget are not both kept, were so much less spent. */
-    private double missed(Outcomes outcomes, double less) {
-        Targets targets = plan.network().plan().project().targets();
-        double date = Instants.of(targets.finish().orElseThrow());
-        double budget = targets.cost().orElseThrow() + less;
-        return 1 - JointSample.of(outcomes.finish(), outcomes.cost()).chance(date, budget);
-    }
-
-    private double costOf(Set<String> set) {
-        return set.stream().sorted().mapToDouble(costs::get).sum();
-    }
-
-    private List<Best> frontier(boolean complete) {
-        List<Set<String>> sets = new ArrayList<>(tried.keySet());
-        sets.sort(Comparator.comparingDouble(this::costOf)
-                .thenComparingDouble(set -> tried.get(set).value())
-                .thenComparingInt(Set::size)
-                .thenComparing(set -> new TreeSet<>(set).toString()));
-        double none = tried.get(Set.of()).value();
-        double best = Double.POSITIVE_INFINITY;
-        List<Best> frontier = new ArrayList<>();
-        for (Set<String> set : sets) {
-            double value = tried.get(set).value();
-            if (value < best) {
-                best = value;
-                double cost = costOf(set);
-                frontier.add(new Best(set, cost, value, value - none, complete ? 0 : value - bound(cost)));
-            }
-        }
-        return frontier;
-    }
-
-    /** No set of no more cost comes below this: all it could hold at once, as if free. */
-    private double bound(double budget) {
-        Value together = tried.get(affordable(budget));
-        return together == null ? Double.NaN : together.free();
     }
 }

@@ -136,9 +136,9 @@ class BestSetsTest {
     /** Responses and two other versions of the plan together, each goal, against every set simulated whole. */
     @Test
     void bestSetsOfRandomPlansAreThoseOfAllSetsSimulatedWhole() {
-        RunSettings settings = new RunSettings(500, 3, Sampling.LATIN, 2);
+        RunSettings settings = new RunSettings(200, 3, Sampling.LATIN, 2);
         int moved = 0;
-        for (int seed = 0; seed < 4; seed++) {
+        for (int seed = 0; seed < 2; seed++) {
             Plan plan = promised(RandomPlans.risky(seed, 18));
             Map<String, Double> extras = Map.of("crew", 40.0, "crane", 90.0);
             List<String> options = new ArrayList<>(BestSets.responses(plan).keySet());
@@ -170,7 +170,7 @@ class BestSetsTest {
                 }
             }
         }
-        assertThat(moved).as("budgets that buy something").isGreaterThan(12);
+        assertThat(moved).as("budgets that buy something").isGreaterThan(6);
     }
 
     private static Plan promised(Plan plan) {

@@ -62,7 +62,7 @@ class ScenarioPlanTest {
 
     @Test
     void aScenarioOfAnyEditsIsThePlanEditedByHandToTheBit() {
-        RunSettings settings = new RunSettings(500, 3, Sampling.LATIN, 2);
+        RunSettings settings = new RunSettings(100, 3, Sampling.LATIN, 2);
         for (int seed = 0; seed < 15; seed++) {
             Plan plan = RandomPlans.risky(seed, 20);
             Plan edited = edited(plan, new Random(seed));
