@@ -163,7 +163,7 @@ export function CostsStage() {
           </Flex>
         </>
       }
-      band={source.run && <StaleBand run={source.run} revision={revision} />}
+      band={source.run && <StaleBand run={source.run} project={plan.project} />}
       beside={
         panel === "check" ? (
           <CheckPanel

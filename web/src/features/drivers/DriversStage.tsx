@@ -53,7 +53,7 @@ const ASKED: Record<View, readonly QuantityName[]> = {
 /** What makes the date and the cost uncertain, in days and in money, by the live odds or a recorded run. */
 export function DriversStage() {
   const plan = usePlanOfStage();
-  const { id, revision } = plan.project;
+  const { id } = plan.project;
   useSubjectOfAddress(id);
   const runs = useRuns(id).data ?? [];
   const { source, choose } = useSource(plan, runs);
@@ -93,7 +93,7 @@ export function DriversStage() {
           />
         </>
       }
-      band={source.run && <StaleBand run={source.run} revision={revision} />}
+      band={source.run && <StaleBand run={source.run} project={plan.project} />}
     >
       {source.key ? (
         <Box height="100%" {...fading(!source.current)} data-stale={!source.current}>

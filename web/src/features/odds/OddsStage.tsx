@@ -83,7 +83,7 @@ export function OddsStage() {
           <RunControl plan={plan} running={running} onStarted={(run) => choose(run.id)} />
         </>
       }
-      band={source.run && !atWork && <StaleBand run={source.run} revision={plan.project.revision} />}
+      band={source.run && !atWork && <StaleBand run={source.run} project={plan.project} />}
       over={
         listed && (
           <RunsDialog

@@ -8,7 +8,7 @@ import { formatMoney, formatSigned, formatWhole } from "../../shared/format/numb
 import { TextField } from "../../shared/ui/Field";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { InputChanges } from "./InputChanges";
-import { hasResults, isCutShort } from "../../shared/odds/source";
+import { hasResults, isCutShort, isOfPlan } from "../../shared/odds/source";
 
 interface Props {
   plan: PlanView;
@@ -129,7 +129,7 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
               >
                 Run again
               </Button>
-              {run.revision === plan.project.revision ? (
+              {isOfPlan(run, plan.project) ? (
                 <Box color="softInk" px="2">
                   Made from the plan as it is
                 </Box>

@@ -17,7 +17,7 @@ const run = {
   revision: 5,
   level: 80,
 } as RunView;
-const plan = { project: { revision: 5, confidence: 80 } } as PlanView;
+const plan = { project: { revision: 5, inputsRevision: 5, confidence: 80 } } as PlanView;
 
 describe("whose odds are looked at", () => {
   it("are those of a run that has results, whatever ended it", () => {
@@ -35,6 +35,8 @@ describe("whose odds are looked at", () => {
   it("are current while the plan is the one that was simulated", () => {
     expect(ofRun(plan, run)).toEqual({ run, key: "r1", current: true });
     expect(ofRun(plan, { ...run, revision: 4 }).current).toBe(false);
+    const scenariosEdited = { project: { ...plan.project, revision: 9 } } as PlanView;
+    expect(ofRun(scenariosEdited, run).current).toBe(true);
     expect(ofRun(plan, { ...run, state: "running" }).key).toBeUndefined();
   });
 

@@ -1,5 +1,5 @@
 import { useSearchParams } from "react-router";
-import type { LiveView, PlanView, RunView } from "../api/client";
+import type { LiveView, PlanView, ProjectView, RunView } from "../api/client";
 import { useLiveOdds } from "../api/live";
 import { formatMoment } from "../format/dates";
 import { formatWhole } from "../format/numbers";
@@ -43,10 +43,13 @@ export function useSource(plan: PlanView, runs: RunView[]) {
   return { source: run ? ofRun(plan, run) : ofLive(plan, live.view, live.current), choose };
 }
 
+/** Whether nothing that is simulated was changed since a run; scenarios may have been. */
+export const isOfPlan = (run: RunView, project: ProjectView) => run.revision >= project.inputsRevision;
+
 export const ofRun = (plan: PlanView, run: RunView): Source => ({
   run,
   key: hasResults(run) ? run.id : undefined,
-  current: run.revision === plan.project.revision,
+  current: isOfPlan(run, plan.project),
 });
 
 /** The simulation behind live odds follows them: until they are refined it is of an older plan. */
