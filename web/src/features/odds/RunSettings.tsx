@@ -28,8 +28,10 @@ export function RunSettings({ plan }: { plan: PlanView }) {
     field: "iterations" | "tolerance" | "certainty" | "seed" | "threads" | "name",
     word?: string,
   ) => (
-    <Field.Root>
-      <Field.Label>{word ? <Word id={word}>{label}</Word> : label}</Field.Label>
+    <Field.Root unstyled>
+      <Field.Label display="block" fontWeight="500" mb="1">
+        {word ? <Word id={word}>{label}</Word> : label}
+      </Field.Label>
       <Input
         {...LOOK}
         height="28px"
@@ -37,7 +39,9 @@ export function RunSettings({ plan }: { plan: PlanView }) {
         onChange={(event) => settings.set({ [field]: event.target.value })}
         aria-label={label}
       />
-      <Field.HelperText color="softInk">{help}</Field.HelperText>
+      <Field.HelperText color="softInk" fontSize="12px">
+        {help}
+      </Field.HelperText>
     </Field.Root>
   );
   const words = [
@@ -86,8 +90,8 @@ export function RunSettings({ plan }: { plan: PlanView }) {
                 "seed",
                 "seed",
               )}
-              <Field.Root>
-                <Field.Label>
+              <Field.Root unstyled>
+                <Field.Label display="block" fontWeight="500" mb="1">
                   <Word id="hypercube">Sampling</Word>
                 </Field.Label>
                 <Select
@@ -100,7 +104,7 @@ export function RunSettings({ plan }: { plan: PlanView }) {
                   <option value="latin">Latin hypercube</option>
                   <option value="plain">Plain</option>
                 </Select>
-                <Field.HelperText color="softInk">
+                <Field.HelperText color="softInk" fontSize="12px">
                   A hypercube spreads the draws evenly, so percentiles settle sooner.
                 </Field.HelperText>
               </Field.Root>
@@ -110,8 +114,10 @@ export function RunSettings({ plan }: { plan: PlanView }) {
                 "How many work at once; empty for all. The numbers do not depend on it.",
                 "threads",
               )}
-              <Field.Root>
-                <Field.Label>Note</Field.Label>
+              <Field.Root unstyled>
+                <Field.Label display="block" fontWeight="500" mb="1">
+                  Note
+                </Field.Label>
                 <Area
                   {...LOOK}
                   rows={3}

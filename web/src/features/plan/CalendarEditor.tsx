@@ -1,4 +1,4 @@
-import { Box, Button, chakra, Flex, Link } from "@chakra-ui/react";
+import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useRef, useState } from "react";
 import type { CalendarWords, PlanView } from "../../shared/api/client";
@@ -12,6 +12,8 @@ import { calendarFile, useCalendarEdits, useCalendarLook, useHolidays } from "./
 import { CalendarYear, YearKey } from "./CalendarYear";
 import { DAYS, readShifts, shiftText, withExceptions } from "./calendarWords";
 import { ExceptionList } from "./ExceptionList";
+
+const FileLink = chakra("a");
 
 const FileInput = chakra("input");
 const NAMES = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
@@ -127,9 +129,9 @@ export function CalendarEditor({ plan, kept, isNew, removable, onGone }: Props) 
             {refusal ??
               (changed && look.error ? refusalOf(look.error) : effect(plan, changed, look.data?.finish))}
           </Box>
-          <Link href={calendarFile(plan.project.id, kept.id)} color="action" hidden={isNew}>
+          <FileLink href={calendarFile(plan.project.id, kept.id)} color="action" hidden={isNew}>
             Take out as iCalendar
-          </Link>
+          </FileLink>
           {removable && !isNew && (
             <Button
               size="sm"

@@ -1,4 +1,5 @@
-import { Box, Button, chakra, Dialog, Input, Menu, Portal } from "@chakra-ui/react";
+import { Box, Button, chakra, Dialog, Menu, Portal } from "@chakra-ui/react";
+import { Input } from "../../shared/ui/Input";
 import { useState } from "react";
 import type { ProjectView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
@@ -74,7 +75,7 @@ function BlankDialog({ onMade, onClose }: { onMade: (project: ProjectView) => vo
   const field = (label: string, value: string, set: (text: string) => void) => (
     <Label display="block" mb="3">
       <Box color="softInk">{label}</Box>
-      <Input size="sm" aria-label={label} value={value} onChange={(event) => set(event.target.value)} />
+      <Input aria-label={label} value={value} onChange={(event) => set(event.target.value)} />
     </Label>
   );
   return (

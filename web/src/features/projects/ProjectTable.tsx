@@ -1,4 +1,5 @@
-import { Box, chakra, Input, Table } from "@chakra-ui/react";
+import { Box, chakra, Table } from "@chakra-ui/react";
+import { Input } from "../../shared/ui/Input";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { ProjectSummary, ProjectView } from "../../shared/api/client";
@@ -75,7 +76,6 @@ function Renaming({ project, onDone }: { project: ProjectView; onDone: () => voi
   return (
     <>
       <Input
-        size="xs"
         autoFocus
         aria-label="Name of the project"
         value={name}

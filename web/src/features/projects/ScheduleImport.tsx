@@ -1,4 +1,5 @@
-import { Box, Button, chakra, Flex, Input } from "@chakra-ui/react";
+import { Box, Button, chakra, Flex } from "@chakra-ui/react";
+import { Input } from "../../shared/ui/Input";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiError } from "../../shared/api/client";
@@ -65,12 +66,11 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
       <Flex gap="5" align="end" wrap="wrap">
         <Label>
           <Box color="softInk">Name of the project</Box>
-          <Input size="sm" w="20rem" value={name} onChange={(event) => setName(event.target.value)} />
+          <Input w="20rem" value={name} onChange={(event) => setName(event.target.value)} />
         </Label>
         <Label>
           <Box color="softInk">First day</Box>
           <Input
-            size="sm"
             w="10rem"
             aria-label="First day"
             value={day}

@@ -21,7 +21,7 @@ export function EditsPart({ row, onForget, onEnter }: Props) {
       <Flex justify="space-between" mb="1">
         <Box fontWeight="650">Edits to the plan</Box>
         {row.editCount === 0 && (
-          <Button color="action" cursor="pointer" disabled={row.putAway} onClick={onEnter}>
+          <Button minH="24px" color="action" cursor="pointer" disabled={row.putAway} onClick={onEnter}>
             none · work in it
           </Button>
         )}
@@ -39,6 +39,7 @@ export function EditsPart({ row, onForget, onEnter }: Props) {
                 {edit.name && <Box color="softInk">{edit.name}</Box>}
               </Box>
               <Button
+                minH="24px"
                 color="action"
                 cursor="pointer"
                 aria-label={`Give up: ${editSaid(edit)}`}

@@ -80,7 +80,7 @@ export function FundPart({ plan, view, edits, look, goal }: Props) {
         >
           {triedSentence(data)}{" "}
           {data.state === "working" && (
-            <Button color="action" cursor="pointer" onClick={() => stop.mutate()}>
+            <Button minH="24px" color="action" cursor="pointer" onClick={() => stop.mutate()}>
               Stop, and keep what is there
             </Button>
           )}
@@ -99,7 +99,7 @@ export function FundPart({ plan, view, edits, look, goal }: Props) {
               Options beside responses
             </Box>
             {options.map((row) => (
-              <Flex asChild key={row.id} justify="space-between" py="0.5" cursor="pointer">
+              <Flex asChild key={row.id} justify="space-between" align="center" minH="27px" cursor="pointer">
                 <label>
                   {row.name}
                   <input
@@ -190,10 +190,10 @@ function BestPart({ plan, view, best, budget, onMake, onDecide }: BestProps) {
       )}
       {best.options.length > 0 && view.state !== "working" && (
         <Flex gap="5">
-          <Button color="action" cursor="pointer" fontWeight="650" onClick={() => onMake(best)}>
+          <Button minH="24px" color="action" cursor="pointer" fontWeight="650" onClick={() => onMake(best)}>
             Make it a scenario
           </Button>
-          <Button color="action" cursor="pointer" fontWeight="650" onClick={() => onDecide(best)}>
+          <Button minH="24px" color="action" cursor="pointer" fontWeight="650" onClick={() => onDecide(best)}>
             Decide it
           </Button>
         </Flex>

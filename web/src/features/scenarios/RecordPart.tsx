@@ -92,7 +92,13 @@ export function RecordPart({ plan, view, look }: Props) {
             have to reach from {points(grade.widerLow)} to {points(grade.widerHigh)} for nine tenths of what
             happened to lie within P90; {grade.open} still have it.
             <Box>
-              <Button color="action" cursor="pointer" fontWeight="650" onClick={() => make(grade)}>
+              <Button
+                minH="24px"
+                color="action"
+                cursor="pointer"
+                fontWeight="650"
+                onClick={() => make(grade)}
+              >
                 Widen {grade.name}, and see what it does
               </Button>
             </Box>

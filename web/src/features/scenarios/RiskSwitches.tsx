@@ -55,7 +55,7 @@ export function RiskSwitches({ row, risks, currency, onRisk, onCategory }: Props
         </table>
       </Box>
       {(hidden > 0 || all) && risks.length > FEW && (
-        <Button color="action" cursor="pointer" mt="1" onClick={() => setAll(!all)}>
+        <Button minH="24px" color="action" cursor="pointer" mt="1" onClick={() => setAll(!all)}>
           {all ? "Fewer" : `${hidden} more…`}
         </Button>
       )}

@@ -195,7 +195,7 @@ function Ways({ row, view, look, change, edits, onEnter, onTakeOver }: WaysProps
 
 function Link({ label, strong, onClick }: { label: string; strong?: boolean; onClick: () => void }) {
   return (
-    <Button color="action" cursor="pointer" fontWeight={strong ? 650 : 400} onClick={onClick}>
+    <Button minH="24px" color="action" cursor="pointer" fontWeight={strong ? 650 : 400} onClick={onClick}>
       {label}
     </Button>
   );
@@ -203,7 +203,7 @@ function Link({ label, strong, onClick }: { label: string; strong?: boolean; onC
 
 function Toggle({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
   return (
-    <Flex asChild justify="space-between" py="0.5" cursor="pointer">
+    <Flex asChild justify="space-between" align="center" minH="27px" cursor="pointer">
       <label>
         {label}
         <input type="checkbox" checked={on} onChange={(event) => onChange(event.target.checked)} />

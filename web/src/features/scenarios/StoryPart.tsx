@@ -206,7 +206,12 @@ function Order({ view, order, look, story, currency }: OrderProps) {
               >
                 <ArrowDown size={14} />
               </ToolButton>
-              <Button color="action" cursor="pointer" onClick={() => set(order.filter((one) => one !== id))}>
+              <Button
+                minH="24px"
+                color="action"
+                cursor="pointer"
+                onClick={() => set(order.filter((one) => one !== id))}
+              >
                 Leave out
               </Button>
             </Flex>
@@ -236,6 +241,7 @@ function Order({ view, order, look, story, currency }: OrderProps) {
             <Flex key={row.id} py="0.5" gap="2" borderTopWidth="1px" borderColor="line">
               <Box flex="1">{row.name}</Box>
               <Button
+                minH="24px"
                 color="action"
                 cursor="pointer"
                 aria-label={`Add ${row.name}`}

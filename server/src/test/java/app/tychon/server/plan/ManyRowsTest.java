@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Sections;
 import app.tychon.server.TestDatabase;
 import app.tychon.server.project.ProjectRepository;
 import jakarta.persistence.EntityManagerFactory;
@@ -69,7 +70,7 @@ class ManyRowsTest {
         assertThat(loaded).isEqualTo(plan);
         assertThat(statistics.getPrepareStatementCount())
                 .as("queries to load: one a table, and the revision")
-                .isLessThanOrEqualTo(17);
+                .isLessThanOrEqualTo(Sections.ALL.size() + 1L);
 
         statistics.clear();
         assertThat(plans.find(id).plan()).isEqualTo(plan);

@@ -115,7 +115,7 @@ class TwoEditorsTest {
 
             assertThat(send(edit("[{\"id\":\"G10\",\"duration\":\"9d\"}]", 1)).statusCode())
                     .isEqualTo(200);
-            await().atMost(PATIENCE).until(() -> heard.toString().contains("{\"revision\":2}"));
+            await().atMost(PATIENCE).until(() -> heard.toString().contains("\"revision\":2"));
 
             send(to("/api/projects/" + project + "/runs")
                     .POST(HttpRequest.BodyPublishers.ofString("{\"iterations\":500,\"seed\":1}"))
