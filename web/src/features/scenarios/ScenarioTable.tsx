@@ -74,7 +74,7 @@ export function ScenarioTable({ view, rows, ticked, look, chosen, currency, hasM
               onClick={() => look.set({ chosen: row.id })}
               onKeyDown={onKey(row)}
             >
-              <Box as="td" width="34px" pl="4">
+              <Box as="td" width="46px" pl="4">
                 <Swatch
                   stroke={strokeOf(view.rows, row.id)}
                   label={`Draw ${row.name}`}
