@@ -28,6 +28,7 @@ import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 
@@ -63,9 +64,7 @@ class Workplaces {
     /** The place where a scenario is worked in, as the plan is now; made where there is none. */
     ProjectView enter(UUID project, String id) {
         Scenario scenario = scenario(plans.find(project).plan(), id);
-        UUID place = projects.findByScenarioOfAndScenario(project, id)
-                .map(ProjectEntity::id)
-                .orElseGet(() -> make(project, scenario));
+        UUID place = find(project, id).orElseGet(() -> make(project, scenario));
         inUse.put(place, project);
         follow(place, project);
         return projects.view(place);
@@ -78,9 +77,18 @@ class Workplaces {
                 .orElseThrow(() -> new NotFoundException("There is no such scenario."));
     }
 
+    private Optional<UUID> find(UUID project, String id) {
+        return projects.findByScenarioOfAndScenario(project, id).map(ProjectEntity::id);
+    }
+
     private UUID make(UUID project, Scenario scenario) {
         Plan plan = ScenarioPlan.of(plans.find(project).plan(), scenario).plan();
-        return plans.insertScenario(plan, project, scenario.id(), scenario.name());
+        try {
+            return plans.insertScenario(plan, project, scenario.id(), scenario.name());
+        } catch (DataIntegrityViolationException e) {
+            // Of two who step in for the first time at once, one has made it.
+            return find(project, scenario.id()).orElseThrow(() -> e);
+        }
     }
 
     /** Brings a workplace to what its scenario is of the plan as it is now. */

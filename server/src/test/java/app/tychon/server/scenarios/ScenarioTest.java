@@ -16,7 +16,14 @@ import app.tychon.server.edits.EditedPlanTest;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
 
@@ -170,6 +177,23 @@ class ScenarioTest extends EditedPlanTest {
         for (JsonNode listed : read("/api/projects")) {
             assertThat(listed.at("/project/id").asText())
                     .isNotEqualTo(place.get("id").asText());
+        }
+    }
+
+    @Test
+    void twoWhoStepInAtOnceAreInTheSamePlace() throws Exception {
+        ExecutorService two = Executors.newFixedThreadPool(2);
+        try {
+            List<Callable<String>> both = Collections.nCopies(2, () -> accepted(post(at("/scenarios/V2/enter")), "")
+                    .get("id")
+                    .asText());
+            Set<String> places = new HashSet<>();
+            for (Future<String> place : two.invokeAll(both)) {
+                places.add(place.get());
+            }
+            assertThat(places).hasSize(1);
+        } finally {
+            two.shutdown();
         }
     }
 
