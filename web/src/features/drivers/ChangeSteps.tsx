@@ -10,6 +10,7 @@ import { Notice } from "../../shared/ui/Notice";
 import { Aside } from "../../shared/stage/Aside";
 import { capital, type Goal } from "./goal";
 import type { ViewProps } from "./MovesView";
+import { landing } from "../../shared/charts/landing";
 import { SizedSteps } from "../../shared/charts/SizedSteps";
 import { stepName, stepSaid } from "./staircaseWords";
 import type { StepDrawn } from "../../shared/charts/Steps";
@@ -66,16 +67,7 @@ export function ChangeSteps({
     opens: false,
   }));
   const last = view.steps.at(-1);
-  steps.push({
-    id: "after",
-    name: `${level} now`,
-    at,
-    change: 0,
-    label: value(last),
-    colour: SIMULATED,
-    whole: true,
-    opens: false,
-  });
+  steps.push(landing("after", `${level} now`, at, value(last)));
   return (
     <Flex height="100%" {...fading(view.run !== run)}>
       <Flex direction="column" flex="1" minW="0" pl="5" pr="3" pt="3" pb="2">

@@ -2,6 +2,7 @@ import type { StaircaseInside, StaircaseView as Stairs } from "../../shared/api/
 import { formatDays, formatMoney, formatSigned } from "../../shared/format/numbers";
 import type { Goal } from "./goal";
 import { stepName } from "./staircaseWords";
+import { landing } from "../../shared/charts/landing";
 import type { StepDrawn } from "../../shared/charts/Steps";
 
 /** The step that is open: the one that was chosen, else the largest. */
@@ -33,7 +34,6 @@ const COLOURS: Record<string, string> = {
 };
 
 const PLAN = "var(--chakra-colors-plan)";
-const SIMULATED = "var(--chakra-colors-simulated)";
 const OTHER = "var(--chakra-colors-soft-ink)";
 
 /** Steps as they are drawn, with the landings from which one looks. */
@@ -53,18 +53,9 @@ export function drawn(view: Stairs, goal: Goal): StepDrawn[] {
       opens,
     };
     const level = `P${Math.round(view.level)}`;
-    const landing = (name: string): StepDrawn => ({
-      id: `${cause} landing`,
-      name,
-      at,
-      change: 0,
-      label: goal.value(value),
-      colour: SIMULATED,
-      whole: true,
-      opens: false,
-    });
-    if (i === view.asItIs - 1) return [step, landing(`${level} today`)];
-    if (i === view.steps.length - 1) return [step, landing(`${level} with all responses`)];
+    const stand = (name: string) => landing(`${cause} landing`, name, at, goal.value(value));
+    if (i === view.asItIs - 1) return [step, stand(`${level} today`)];
+    if (i === view.steps.length - 1) return [step, stand(`${level} with all responses`)];
     return [step];
   });
 }

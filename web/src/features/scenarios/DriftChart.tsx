@@ -13,6 +13,15 @@ const MARGINS = { left: 78, right: 104, top: 14, bottom: 30 };
 const EACH_TICK = 110;
 const LINE = 14;
 
+const PLAN = "var(--chakra-colors-plan)";
+const SIMULATED = "var(--chakra-colors-simulated)";
+const LINES = [
+  { of: "target", stroke: PLAN, strokeDasharray: "2 3" },
+  { of: "plan", stroke: PLAN, strokeWidth: 2 },
+  { of: "half", stroke: SIMULATED, strokeDasharray: "6 4", strokeWidth: 1.6 },
+  { of: "level", stroke: SIMULATED, strokeWidth: 2.2 },
+] as const;
+
 interface Props {
   points: readonly DriftPoint[];
   what: SinceWhat;
@@ -92,31 +101,9 @@ export function DriftChart({ points, what, level, currency, from, to, onPick }: 
             <FootAxis plot={plot} ticks={dateTicks(plot.min, plot.max, Math.max(2, width / EACH_TICK))} />
           )}
           <path d={band} fill="var(--chakra-colors-simulated)" fillOpacity="0.15" />
-          <path
-            d={`M${line((one) => one.target)}`}
-            fill="none"
-            stroke="var(--chakra-colors-plan)"
-            strokeDasharray="2 3"
-          />
-          <path
-            d={`M${line((one) => one.plan)}`}
-            fill="none"
-            stroke="var(--chakra-colors-plan)"
-            strokeWidth="2"
-          />
-          <path
-            d={`M${line((one) => one.half)}`}
-            fill="none"
-            stroke="var(--chakra-colors-simulated)"
-            strokeDasharray="6 4"
-            strokeWidth="1.6"
-          />
-          <path
-            d={`M${line((one) => one.level)}`}
-            fill="none"
-            stroke="var(--chakra-colors-simulated)"
-            strokeWidth="2.2"
-          />
+          {LINES.map(({ of, ...look }) => (
+            <path key={of} d={`M${line((one) => one[of])}`} fill="none" {...look} />
+          ))}
           {points.map((point, i) => {
             const one = drawn[i];
             const isEnd = point.run === from || point.run === to;
@@ -194,8 +181,8 @@ function valuesOf(point: DriftPoint, what: SinceWhat): Values {
       level: civil(point.finishLevel),
       high: civil(point.finishHigh),
       plan: civil(point.planFinish),
-      target: point.target && civil(point.target),
-    } as Values;
+      target: point.target === undefined ? undefined : civil(point.target),
+    };
   return {
     at,
     low: point.costLow ?? 0,

@@ -46,20 +46,18 @@ export function FundPart({ plan, view, edits, look, goal }: Props) {
   const title = fundSentence(data, budget, currency);
   const options = view.rows.filter((row) => row.id !== "" && !row.putAway && row.editCount > 0);
   const make = (set: BestSet) => {
-    const scenarios = set.options.filter((one) => isScenario(data, one));
+    const { risks, scenarios } = partsOf(data, set);
     void made(edits, view.rows, look, {
       name: freeName(`Best for ${formatMoney(budget, currency)}`, view.rows),
       with: scenarios,
-      risks: Object.fromEntries(
-        set.options.filter((one) => !isScenario(data, one)).map((risk) => [risk, "response"]),
-      ),
+      risks: Object.fromEntries(risks.map((risk) => [risk, "response"])),
     }).then(() => look.set({ view: "side" }));
   };
   const decideIt = (set: BestSet) =>
-    void decide({
-      risks: set.options.filter((one) => !isScenario(data, one)),
-      scenarios: set.options.filter((one) => isScenario(data, one)),
-    }).then(() => notify(`${named(set, data.options)} are decided. Ctrl Z takes that back.`), refused);
+    void decide(partsOf(data, set)).then(
+      () => notify(`${named(set, data.options)} are decided. Ctrl Z takes that back.`),
+      refused,
+    );
   return (
     <Flex height="100%" {...fading(fund.isPlaceholderData)}>
       <Flex direction="column" flex="1" minW="0" pl="5" pr="3" pt="3">
@@ -119,8 +117,14 @@ export function FundPart({ plan, view, edits, look, goal }: Props) {
   );
 }
 
-const isScenario = (view: FundView, id: string) =>
-  view.options.some((option) => option.id === id && option.kind === "scenario");
+/** What is in a set: risks that are answered, and scenarios. */
+function partsOf(view: FundView, set: BestSet) {
+  const all = view.options.filter(({ kind }) => kind === "scenario").map(({ id }) => id);
+  return {
+    risks: set.options.filter((id) => !all.includes(id)),
+    scenarios: set.options.filter((id) => all.includes(id)),
+  };
+}
 
 const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 

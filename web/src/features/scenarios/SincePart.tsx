@@ -4,6 +4,7 @@ import type { DriftPoint, PlanView } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import { useRuns } from "../../shared/api/runs";
 import { useDrift, usePlanChanges, useSince } from "../../shared/api/since";
+import { landing } from "../../shared/charts/landing";
 import { SizedSteps } from "../../shared/charts/SizedSteps";
 import type { StepDrawn } from "../../shared/charts/Steps";
 import { formatDay } from "../../shared/format/dates";
@@ -89,7 +90,7 @@ export function SincePart({ plan, what }: Props) {
       </Flex>
       <Aside label="What was changed">
         {from && to ? (
-          <Inside {...{ project: id, revision, from, to, step, what }} />
+          <Inside {...{ project: id, revision, from, to, step }} />
         ) : (
           <Box color="softInk">
             When the next run is recorded, what was changed between the two is listed here, with who did it
@@ -130,16 +131,6 @@ function Between({ from, to, what, level, currency, step, onStep }: BetweenProps
     moving.slice(0, i + 1).reduce((sum, one) => sum + stepChange(one, what), 0),
   );
   const end = ends.at(-1) ?? 0;
-  const landing = (id: string, name: string, at: number, label: string): StepDrawn => ({
-    id,
-    name,
-    at,
-    change: 0,
-    label,
-    colour: "var(--chakra-colors-simulated)",
-    whole: true,
-    opens: false,
-  });
   const steps: StepDrawn[] = [
     landing("before", `P${level}, run ${from.number}`, 0, tell(levelOf(from, what))),
     ...moving.map((one, i) => ({
@@ -192,7 +183,6 @@ interface InsideProps {
   from: DriftPoint;
   to: DriftPoint;
   step: string | undefined;
-  what: SinceWhat;
 }
 
 /** The edits of a kind between two runs, with who made them and when. */

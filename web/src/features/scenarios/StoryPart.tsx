@@ -3,6 +3,7 @@ import { ArrowDown, ArrowUp } from "lucide-react";
 import { type RefObject, useRef } from "react";
 import type { PlanView, ScenariosView, StoryView } from "../../shared/api/client";
 import { useStory } from "../../shared/api/scenarios";
+import { landing } from "../../shared/charts/landing";
 import { SizedSteps } from "../../shared/charts/SizedSteps";
 import type { StepDrawn } from "../../shared/charts/Steps";
 import { formatDay } from "../../shared/format/dates";
@@ -12,7 +13,7 @@ import { ViewHeading } from "../../shared/stage/ViewHeading";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
 import { ToolButton } from "../../shared/ui/ToolButton";
-import { markOf, strokeOf } from "./scenarioLook";
+import { strokeOf } from "./scenarioLook";
 import type { ScenariosLook } from "./scenariosStore";
 import { daysSigned, differenceWords, moneySigned } from "./scenarioWords";
 import { orderOf, overlapSentence, payers, storySentence } from "./story";
@@ -29,12 +30,7 @@ interface Props {
 export function StoryPart({ plan, view, look }: Props) {
   const chart = useRef<HTMLDivElement>(null);
   const order = orderOf(view.rows, look.order);
-  const story = useStory(
-    plan.project.id,
-    order.length > 0 ? markOf(view.rows, order, view.revision) : "",
-    order,
-    view.level,
-  );
+  const story = useStory(plan.project.id, order.length > 0 ? String(view.revision) : "", order, view.level);
   return (
     <Flex height="100%">
       <Box flex="1" minW="0" height="100%" {...fading(story.isPlaceholderData)}>
@@ -67,18 +63,7 @@ function Told({ plan, view, story, look, chart }: ToldProps) {
     label: (value: number) => string,
   ) => {
     let at = 0;
-    const steps: StepDrawn[] = [
-      {
-        id: "plan",
-        name: "as it stands",
-        at: 0,
-        change: 0,
-        label: first,
-        colour: "var(--chakra-colors-simulated)",
-        whole: true,
-        opens: false,
-      },
-    ];
+    const steps: StepDrawn[] = [landing("plan", "as it stands", 0, first)];
     for (const step of story.steps) {
       const change = of(step);
       at += change;

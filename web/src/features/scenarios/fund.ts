@@ -1,6 +1,6 @@
 import type { BestSet, FundView, OptionRow } from "../../shared/api/client";
 import type { FundGoal } from "../../shared/api/fund";
-import { formatChance, formatDays, formatMoney } from "../../shared/format/numbers";
+import { formatChance, formatDays, formatMoney, formatWhole, workingDays } from "../../shared/format/numbers";
 
 /** The best set that a budget pays for: the last of the line that is no dearer. */
 export function bestFor(view: FundView, budget: number): BestSet | undefined {
@@ -14,10 +14,7 @@ export function nextAfter(view: FundView, best: BestSet): BestSet | undefined {
 
 /** A gain in the unit of the goal: 12.4 working days, €41k, 9 points. */
 export function gainWords(goal: FundGoal, gain: number, currency: string): string {
-  if (goal === "finish") {
-    const days = Math.round(Math.abs(gain) * 10) / 10;
-    return `${formatDays(days)} working ${days === 1 ? "day" : "days"}`;
-  }
+  if (goal === "finish") return workingDays(gain);
   if (goal === "cost") return formatMoney(Math.abs(gain), currency);
   return `${formatDays(Math.round(Math.abs(gain) * 1000) / 10)} points`;
 }
@@ -83,7 +80,7 @@ export function named(best: BestSet, options: readonly OptionRow[]): string {
 
 /** How far the search went. */
 export function triedSentence(view: FundView): string {
-  const futures = view.iterations.toLocaleString();
+  const futures = formatWhole(view.iterations);
   if (view.complete)
     return `Every set of the ${view.options.length} options was simulated with the same ${futures} futures. The line joins the best set for each sum; a ring is one set.`;
   const so =

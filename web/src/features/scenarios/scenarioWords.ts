@@ -1,7 +1,7 @@
 import type { EditRow, ScenarioGap, ScenarioRow } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
 import { fieldSaid, fieldWord } from "../../shared/odds/inputChange";
-import { formatDays, formatMoney, formatSigned, formatWhole } from "../../shared/format/numbers";
+import { formatDays, formatMoney, formatSigned, formatWhole, workingDays } from "../../shared/format/numbers";
 
 /** The three ways in which a scenario can have a risk, beside as it is now. */
 export const SWITCHES = [
@@ -78,10 +78,7 @@ export const daysSigned = (days: number) => `${formatSigned(Math.round(days * 10
 export const moneySigned = (money: number, currency: string) =>
   formatSigned(money, (amount) => formatMoney(amount, currency));
 
-const daysWord = (days: number) => {
-  const count = Math.abs(days) >= 10 ? Math.round(Math.abs(days)) : Math.round(Math.abs(days) * 10) / 10;
-  return `${formatDays(count)} working ${count === 1 ? "day" : "days"}`;
-};
+const daysWord = (days: number) => workingDays(Math.abs(days) >= 10 ? Math.round(days) : days);
 
 /** Whether a difference can be told from chance: it is larger than its own error. */
 export const isTold = (change: number, error: number | undefined) => Math.abs(change) > (error ?? 0);

@@ -236,7 +236,7 @@ describe("one after the other", () => {
       "Together they buy 7.5 working days at P80 for €52.0k now; P80 of the cost is €41.2k lower all the same.",
     );
     expect(payers(story, "EUR")).toEqual([
-      "“Test” pays for “Hearing”: together P80 of the cost falls by €41.2k, and 7.5 d are bought with it.",
+      "“Test” pays for “Hearing”: together P80 of the cost falls by €41.2k, and 7.5 working days are bought with it.",
     ]);
     expect(overlapSentence(story.steps[1] as StoryStep)).toBe(
       "4.8 d less than by itself: those before it do a part of that.",

@@ -1,7 +1,7 @@
 import type { ScenarioRow, StoryStep, StoryView } from "../../shared/api/client";
 import { THE_PLAN } from "../../shared/api/scenarios";
-import { formatMoney } from "../../shared/format/numbers";
-import { daysSigned, isTold } from "./scenarioWords";
+import { formatMoney, workingDays } from "../../shared/format/numbers";
+import { isTold } from "./scenarioWords";
 
 /** Which scenarios a story is told of, in its order: as chosen, else all that are not put away and ask for no other world. */
 export function orderOf(rows: readonly ScenarioRow[], chosen: readonly string[] | undefined): string[] {
@@ -28,8 +28,7 @@ export function storySentence({ steps, level }: StoryView, currency: string): st
   if (steps.length === 0) return "Choose scenarios at the right, in the order in which you would do them.";
   const sum = (of: (step: StoryStep) => number) => steps.reduce((total, step) => total + of(step), 0);
   const [days, money, now] = [sum((s) => s.adds.days), sum((s) => s.adds.cost), sum((s) => s.adds.now)];
-  const count = `${Math.abs(Math.round(days * 10) / 10)} working days`;
-  const time = days < 0 ? `buy ${count}` : `cost ${count}`;
+  const time = days < 0 ? `buy ${workingDays(days)}` : `cost ${workingDays(days)}`;
   const paid = `${formatMoney(Math.abs(now), currency)} now`;
   const cost =
     money < 0
@@ -48,7 +47,7 @@ export function payers({ steps, level }: StoryView, currency: string): string[] 
     if (!payer) return [];
     const left = formatMoney(-(payer.adds.cost + one.adds.cost), currency);
     return [
-      `“${payer.name}” pays for “${one.name}”: together P${level} of the cost falls by ${left}, and ${daysSigned(one.adds.days + payer.adds.days).replace("−", "")} are bought with it.`,
+      `“${payer.name}” pays for “${one.name}”: together P${level} of the cost falls by ${left}, and ${workingDays(one.adds.days + payer.adds.days)} are bought with it.`,
     ];
   });
 }

@@ -7,6 +7,11 @@ const whole = new Intl.NumberFormat(locale, { maximumFractionDigits: 0 });
 /** 12, 12.5, 12.25 */
 export const formatDays = (days: number) => upToTwo.format(days);
 export const formatOne = (value: number) => one.format(value);
+/** "7.5 working days", without a sign. */
+export function workingDays(days: number): string {
+  const count = Math.round(Math.abs(days) * 10) / 10;
+  return `${formatDays(count)} working ${count === 1 ? "day" : "days"}`;
+}
 export const formatWhole = (value: number) => whole.format(value);
 
 /** A chance from 0 to 1 in percent: whole, but finer where that would say nothing. */

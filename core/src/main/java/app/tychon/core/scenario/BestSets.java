@@ -136,12 +136,6 @@ public final class BestSets {
         return options <= MOST_FOR_ALL ? 1 << options : 1 + options * (options + 2);
     }
 
-    /** The same of responses alone. */
-    public static List<Best> of(CompiledPlan plan, RunSettings settings, Goal goal, double level, RunMonitor monitor) {
-        return of(plan, new Others(Map.of(), none -> plan), settings, goal, level, monitor, some -> {})
-                .best();
-    }
-
     private Found search() {
         Map<String, Double> costs = trials.costs();
         trials.tryAll(List.of(Set.of()), Set.of());

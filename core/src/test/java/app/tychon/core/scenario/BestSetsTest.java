@@ -74,9 +74,15 @@ class BestSetsTest {
         return CompiledPlan.of(plan.build());
     }
 
+    /** The best sets of responses alone. */
+    private static List<Best> best(CompiledPlan plan, Goal goal, RunMonitor monitor) {
+        return BestSets.of(plan, new Others(Map.of(), none -> plan), SETTINGS, goal, 0.8, monitor, some -> {})
+                .best();
+    }
+
     @Test
     void everyBudgetHasItsBestSet() {
-        List<Best> best = BestSets.of(certain(50, 50, 200), SETTINGS, Goal.FINISH, 0.8, RunMonitor.NONE);
+        List<Best> best = best(certain(50, 50, 200), Goal.FINISH, RunMonitor.NONE);
         // 15 days and 6 of delay; K1 takes 2 off for 50, K0 and K1 3 for 100, K2 and K1 5 for 250, all 6 for 300.
         assertThat(best).extracting(Best::cost).containsExactly(0.0, 50.0, 100.0, 250.0, 300.0);
         assertThat(best).extracting(b -> b.value() / DAY).containsExactly(21.0, 19.0, 18.0, 16.0, 15.0);
@@ -88,7 +94,7 @@ class BestSetsTest {
 
     @Test
     void whatCostsMoreThanItSavesIsNotTakenForTheMoney() {
-        List<Best> best = BestSets.of(certain(50, 250, 200), SETTINGS, Goal.COST, 0.8, RunMonitor.NONE);
+        List<Best> best = best(certain(50, 250, 200), Goal.COST, RunMonitor.NONE);
         // 600 of risk; K0 saves 50 net, K1 costs 50 more than it saves, K2 saves 100.
         assertThat(best).extracting(Best::value).containsExactly(10_600.0, 10_550.0, 10_500.0, 10_450.0);
         assertThat(best.get(3).options()).containsExactlyInAnyOrder("K0", "K2");
@@ -108,7 +114,7 @@ class BestSetsTest {
                     .risk());
         }
         CompiledPlan plan = CompiledPlan.of(rows.build());
-        List<Best> best = BestSets.of(plan, SETTINGS, Goal.FINISH, 0.8, RunMonitor.NONE);
+        List<Best> best = best(plan, Goal.FINISH, RunMonitor.NONE);
         assertThat(best).hasSizeGreaterThan(4);
         for (Best one : best) {
             double least = Double.POSITIVE_INFINITY;
@@ -229,7 +235,7 @@ class BestSetsTest {
 
     @Test
     void bothCannotBeKeptWhereNothingIsPromised() {
-        assertThatThrownBy(() -> BestSets.of(certain(50), SETTINGS, Goal.BOTH, 0.8, RunMonitor.NONE))
+        assertThatThrownBy(() -> best(certain(50), Goal.BOTH, RunMonitor.NONE))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("a target date and a budget");
     }
@@ -240,7 +246,7 @@ class BestSetsTest {
         for (int i = 0; i < costs.length; i++) {
             costs[i] = 10 + 7 * (i % 4);
         }
-        List<Best> best = BestSets.of(certain(costs), SETTINGS, Goal.FINISH, 0.8, RunMonitor.NONE);
+        List<Best> best = best(certain(costs), Goal.FINISH, RunMonitor.NONE);
         Best last = best.get(best.size() - 1);
         assertThat(last.options()).hasSize(15);
         assertThat(last.gap()).isZero();
@@ -278,11 +284,11 @@ class BestSetsTest {
                 return told[0] >= 1;
             }
         };
-        List<Best> best = BestSets.of(certain(1, 2, 3), SETTINGS, Goal.FINISH, 0.8, afterTheFirst);
+        List<Best> best = best(certain(1, 2, 3), Goal.FINISH, afterTheFirst);
         assertThat(best).hasSize(1);
         assertThat(best.get(0).options()).isEmpty();
         told[0] = 1;
-        assertThatThrownBy(() -> BestSets.of(certain(1), SETTINGS, Goal.FINISH, 0.8, afterTheFirst))
+        assertThatThrownBy(() -> best(certain(1), Goal.FINISH, afterTheFirst))
                 .isInstanceOf(CancellationException.class);
     }
 }

@@ -17,12 +17,12 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
 import app.tychon.server.drivers.MovesView.MoveRow;
-import app.tychon.server.drivers.MovesView.State;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.odds.Asked;
 import app.tychon.server.odds.Opened;
 import app.tychon.server.odds.Simulations;
 import app.tychon.server.pool.EnginePool;
+import app.tychon.server.pool.JobState;
 import app.tychon.server.pool.Urgency;
 import app.tychon.server.problems.BusyException;
 import java.util.Collections;
@@ -68,7 +68,7 @@ class MoveJobs {
     /** An answer as far as it is known. */
     private static final class Job {
         private volatile boolean stopped;
-        private volatile State state = State.WORKING;
+        private volatile JobState state = JobState.WORKING;
         private volatile List<Moves<Input>> moves = List.of();
         private volatile int total;
         private volatile int iterations;
@@ -102,8 +102,8 @@ class MoveJobs {
         Job job = jobs.get(question);
         if (job != null) {
             job.stopped = true;
-            if (job.state == State.WORKING) {
-                job.state = State.STOPPED;
+            if (job.state == JobState.WORKING) {
+                job.state = JobState.STOPPED;
             }
         }
         return now(question, gathering);
@@ -133,7 +133,7 @@ class MoveJobs {
 
     private static void refuse(Job job, String why) {
         job.refusal = why;
-        job.state = State.REFUSED;
+        job.state = JobState.REFUSED;
     }
 
     private static void work(Job job, Question question, Goal goal, List<Input> strongest, RunMonitor monitor) {
@@ -144,11 +144,11 @@ class MoveJobs {
             job.total = variations.size();
             job.moves = Moves.of(
                     plan, goal.aim(), settings, variations, question.level(), monitor, some -> job.moves = some);
-            if (job.state == State.WORKING) {
-                job.state = State.DONE;
+            if (job.state == JobState.WORKING) {
+                job.state = JobState.DONE;
             }
         } catch (CancellationException stopped) {
-            job.state = State.STOPPED;
+            job.state = JobState.STOPPED;
         } catch (IllegalArgumentException e) {
             refuse(job, e.getMessage());
         } catch (RuntimeException | OutOfMemoryError e) {

@@ -1,6 +1,6 @@
 package app.tychon.server.drivers;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
+import app.tychon.server.pool.JobState;
 import jakarta.annotation.Nullable;
 import java.util.List;
 
@@ -16,7 +16,7 @@ import java.util.List;
  * @param refusal    why it cannot be worked out
  */
 record MovesView(
-        State state,
+        JobState state,
         double level,
         int iterations,
         int done,
@@ -24,18 +24,6 @@ record MovesView(
         List<MoveRow> rows,
         List<DriversView.GroupRow> groups,
         @Nullable String refusal) {
-    enum State {
-        @JsonProperty("working")
-        WORKING,
-        @JsonProperty("done")
-        DONE,
-        /** Stopped by somebody; what was done stays. */
-        @JsonProperty("stopped")
-        STOPPED,
-        @JsonProperty("refused")
-        REFUSED
-    }
-
     /**
      * One input.
      *

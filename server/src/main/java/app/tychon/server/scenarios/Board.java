@@ -88,6 +88,7 @@ class Board {
                         isFirst(entry, watched) ? Urgency.FIRST_ODDS : Urgency.REFINEMENT,
                         new Work(project, entry.getKey(), plan, entry.getValue()),
                         LiveOdds.FIRST));
+        refine(project, plan);
         return now;
     }
 
@@ -126,7 +127,18 @@ class Board {
                 return null;
             });
         } catch (BusyException e) {
-            work.slot().refuse(e.getMessage());
+            turnedAway(work);
+        }
+    }
+
+    /** Too much is being calculated: it is begun again when it is asked for next. */
+    private void turnedAway(Work work) {
+        work.slot().refineLater();
+        Map<String, Slot> known = slots.getOrDefault(work.project(), new HashMap<>());
+        synchronized (known) {
+            if (work.slot().odds().isEmpty()) {
+                known.remove(work.id(), work.slot());
+            }
         }
     }
 
@@ -145,14 +157,14 @@ class Board {
             work.slot().refuse("it could not be simulated; nothing of it is lost");
         }
         if (!last) {
-            refine(work);
+            refine(work.project(), work.plan());
         }
         events.publish(work.project(), "scenarios", Map.of("id", work.id()));
     }
 
     /** Once all are known by few futures, each of them is worked out by more. */
-    private void refine(Work done) {
-        Map<String, Slot> known = slots.getOrDefault(done.project(), Map.of());
+    private void refine(UUID project, LoadedPlan plan) {
+        Map<String, Slot> known = slots.getOrDefault(project, Map.of());
         Map<String, Slot> all;
         synchronized (known) {
             all = new LinkedHashMap<>(known);
@@ -160,7 +172,7 @@ class Board {
         if (all.values().stream().allMatch(Slot::isSettled)) {
             all.forEach((id, slot) -> {
                 if (slot.startsRefining()) {
-                    begin(Urgency.REFINEMENT, new Work(done.project(), id, done.plan(), slot), Outlook.REFINED);
+                    begin(Urgency.REFINEMENT, new Work(project, id, plan, slot), Outlook.REFINED);
                 }
             });
         }

@@ -51,7 +51,7 @@ class FundJobs {
                 }
                 job = new Funding(plan, question);
                 jobs.put(asked, job);
-                begin(project, plan, job);
+                begin(asked, plan, job);
             }
         }
         return job.view(plan.revision());
@@ -74,16 +74,17 @@ class FundJobs {
         }
     }
 
-    private void begin(UUID project, LoadedPlan plan, Funding job) {
+    private void begin(Asked asked, LoadedPlan plan, Funding job) {
         long bytes =
                 2 * RunNeeds.of(plan.plan(), Outlook.settings(job.iterations())).bytes();
         try {
-            pool.submit(Urgency.REFINEMENT, project, bytes, turns -> {
-                work(project, job, pool.watched(turns, RunMonitor.until(job::isStopped)));
+            pool.submit(Urgency.REFINEMENT, asked.project(), bytes, turns -> {
+                work(asked.project(), job, pool.watched(turns, RunMonitor.until(job::isStopped)));
                 return null;
             });
         } catch (BusyException e) {
-            job.refuse(e.getMessage());
+            // Too much is being calculated: it is begun again when it is asked for next.
+            jobs.remove(asked, job);
         }
     }
 

@@ -1,7 +1,7 @@
 package app.tychon.server.scenarios;
 
+import app.tychon.server.pool.JobState;
 import app.tychon.server.scenarios.ScenariosView.ScenarioNumbers;
-import com.fasterxml.jackson.annotation.JsonProperty;
 import jakarta.annotation.Nullable;
 import java.util.List;
 
@@ -21,7 +21,7 @@ import java.util.List;
  */
 record FundView(
         long revision,
-        State state,
+        JobState state,
         String goal,
         int level,
         int iterations,
@@ -31,17 +31,6 @@ record FundView(
         List<TriedSet> tried,
         List<BestSet> best,
         @Nullable String refusal) {
-    enum State {
-        @JsonProperty("working")
-        WORKING,
-        @JsonProperty("done")
-        DONE,
-        @JsonProperty("stopped")
-        STOPPED,
-        @JsonProperty("refused")
-        REFUSED
-    }
-
     /**
      * A response, by the code of its risk, or a scenario with edits of its own.
      *

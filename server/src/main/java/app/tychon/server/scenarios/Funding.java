@@ -23,10 +23,10 @@ import app.tychon.exchange.changes.ScenarioPlan;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
 import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.pool.JobState;
 import app.tychon.server.scenarios.FundView.BestSet;
 import app.tychon.server.scenarios.FundView.OptionGain;
 import app.tychon.server.scenarios.FundView.OptionRow;
-import app.tychon.server.scenarios.FundView.State;
 import app.tychon.server.scenarios.FundView.TriedSet;
 import app.tychon.server.scenarios.ScenariosView.ScenarioNumbers;
 import java.util.ArrayList;
@@ -64,7 +64,7 @@ final class Funding {
     private final Map<Set<String>, ScenarioNumbers> numbers = new HashMap<>();
     private List<OptionRow> options = List.of();
     private volatile boolean stopped;
-    private State state = State.WORKING;
+    private JobState state = JobState.WORKING;
     private Found found = new Found(List.of(), List.of(), 0, false);
     private String refusal;
 
@@ -90,8 +90,8 @@ final class Funding {
 
     synchronized void stop() {
         stopped = true;
-        if (state == State.WORKING) {
-            state = State.STOPPED;
+        if (state == JobState.WORKING) {
+            state = JobState.STOPPED;
         }
     }
 
@@ -101,7 +101,7 @@ final class Funding {
 
     synchronized void refuse(String why) {
         refusal = why;
-        state = State.REFUSED;
+        state = JobState.REFUSED;
     }
 
     private synchronized void take(Found now) {
@@ -113,8 +113,8 @@ final class Funding {
     }
 
     private synchronized void end() {
-        if (state == State.WORKING) {
-            state = State.DONE;
+        if (state == JobState.WORKING) {
+            state = JobState.DONE;
         }
     }
 

@@ -8,6 +8,7 @@ import app.tychon.server.plan.PlanStore;
 import app.tychon.server.project.ProjectView;
 import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -61,8 +62,11 @@ class ScenarioController {
             @RequestParam(required = false) Integer level,
             @RequestParam(defaultValue = "") List<String> watch) {
         LoadedPlan plan = plans.find(id);
-        int at = level == null ? plan.plan().project().targets().confidence() : level(level);
-        return ScenariosView.of(plan, board.now(id, plan, Set.copyOf(watch)), base, at);
+        return ScenariosView.of(plan, board.now(id, plan, Set.copyOf(watch)), base, level(plan, level));
+    }
+
+    private static int level(LoadedPlan plan, @Nullable Integer asked) {
+        return asked == null ? plan.plan().project().targets().confidence() : level(asked);
     }
 
     static int level(int level) {
@@ -163,7 +167,7 @@ class ScenarioController {
     @GetMapping("/story")
     StoryView scenarioStory(
             @PathVariable UUID id, @RequestParam List<String> order, @RequestParam(required = false) Integer level) {
-        int at = level == null ? plans.find(id).plan().project().targets().confidence() : level(level);
-        return stories.tell(id, order, at);
+        LoadedPlan plan = plans.find(id);
+        return stories.tell(id, plan, order, level(plan, level));
     }
 }

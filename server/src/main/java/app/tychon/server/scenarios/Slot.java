@@ -103,6 +103,11 @@ final class Slot {
         return starts;
     }
 
+    /** It could not be begun to be worked out by more futures. */
+    synchronized void refineLater() {
+        refining = false;
+    }
+
     boolean isRefined() {
         return refined != null;
     }

@@ -10,7 +10,6 @@ import app.tychon.exchange.changes.ScenarioPlan;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
 import app.tychon.server.plan.LoadedPlan;
-import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
 import app.tychon.server.scenarios.ScenariosView.GapView;
@@ -27,21 +26,18 @@ class Stories {
     private static final int MOST_STEPS = 12;
     private static final long MOST_WORK = 5_000_000;
 
-    private final PlanStore plans;
     private final EnginePool pool;
 
-    Stories(PlanStore plans, EnginePool pool) {
-        this.plans = plans;
+    Stories(EnginePool pool) {
         this.pool = pool;
     }
 
     /** @throws IllegalArgumentException for more scenarios than a story can hold */
-    StoryView tell(UUID project, List<String> order, int level) {
+    StoryView tell(UUID project, LoadedPlan loaded, List<String> order, int level) {
         if (order.size() > MOST_STEPS) {
             throw new IllegalArgumentException(
                     "order: a story has at most " + MOST_STEPS + " scenarios; these are " + order.size());
         }
-        LoadedPlan loaded = plans.find(project);
         List<Scenario> scenarios =
                 order.stream().map(id -> Workplaces.scenario(loaded.plan(), id)).toList();
         int activities = Math.max(1, loaded.plan().activities().size());

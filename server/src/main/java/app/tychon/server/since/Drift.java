@@ -16,6 +16,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -26,7 +27,8 @@ class Drift {
     private static final int MOST_KEPT = 1_000;
     private static final double TENTH = 0.1;
 
-    private record Asked(UUID run, int level) {}
+    /** A run that goes on has more futures than it had; it may be called otherwise by now. */
+    private record Asked(UUID run, int level, int done, Optional<String> name) {}
 
     private final RunArchive archive;
     private final PlanStore plans;
@@ -50,34 +52,13 @@ class Drift {
     }
 
     private DriftPoint point(RunView run, int level) {
-        Asked asked = new Asked(run.id(), level);
+        Asked asked = new Asked(run.id(), level, run.done(), Optional.ofNullable(run.name()));
         DriftPoint point = known.get(asked);
-        // A run that goes on has more futures than it had; a name may be another by now.
-        if (point == null || point.iterations() != run.done()) {
+        if (point == null) {
             point = read(run, level);
             known.put(asked, point);
         }
-        return new DriftPoint(
-                run.id(),
-                run.number(),
-                run.name(),
-                run.startedAt(),
-                point.dataDate(),
-                point.iterations(),
-                point.planFinish(),
-                point.finishLow(),
-                point.finishHalf(),
-                point.finishLevel(),
-                point.finishHigh(),
-                point.target(),
-                point.targetChance(),
-                point.planCost(),
-                point.costLow(),
-                point.costHalf(),
-                point.costLevel(),
-                point.costHigh(),
-                point.budget(),
-                point.budgetChance());
+        return point;
     }
 
     private DriftPoint read(RunView view, int level) {
