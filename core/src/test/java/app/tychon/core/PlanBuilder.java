@@ -235,6 +235,7 @@ public final class PlanBuilder {
                 Optional.empty(),
                 escalation,
                 funding,
+                List.of(),
                 List.of());
     }
 }

@@ -1,5 +1,7 @@
 package app.tychon.core;
 
+import app.tychon.core.model.Brief;
+import app.tychon.core.model.BriefBlock;
 import app.tychon.core.model.Action;
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.Correlation;
@@ -126,7 +128,41 @@ public final class WholePlan {
                                                 "2027-05-01",
                                                 Optional.empty(),
                                                 Optional.of("{\"date\":\"2027-05-01\",\"amount\":90}"),
-                                                Optional.of(""))))));
+                                                Optional.of(""))))))
+                .withBriefs(List.of(Brief.of("B1", "For the owners", ""), brief()));
+    }
+
+    private static Brief brief() {
+        BriefBlock whole = new BriefBlock(
+                "b2",
+                BriefBlock.Kind.DECIDE,
+                "What to decide",
+                Optional.of(List.of("Promise {sure.finish}.", "")),
+                Map.of("sure.finish", "3 May 2027", "budget", "€90k"),
+                Optional.of(BriefBlock.Show.TABLE),
+                Optional.of("A"),
+                Optional.of(90),
+                Optional.of(2),
+                Optional.of(7),
+                Optional.of(3),
+                List.of("S2", "S1"),
+                "Owner of the road",
+                Optional.of(BriefBlock.Period.QUARTER),
+                List.of(
+                        new BriefBlock.Decision(
+                                "Book the crane", "The board", Optional.of(LocalDate.of(2027, 4, 1)), Optional.of(1250.5)),
+                        new BriefBlock.Decision("Wait", "", Optional.empty(), Optional.empty())));
+        return new Brief(
+                "B2",
+                "For the sponsor",
+                "The date and the budget",
+                "de-DE",
+                Brief.Paper.LETTER,
+                Brief.Days.CALENDAR,
+                "Confidential: the board alone",
+                Optional.of(4),
+                Optional.of("S1"),
+                List.of(BriefBlock.of("b1", BriefBlock.Kind.ANSWER), whole));
     }
 
     private static Risk told(Risk risk) {

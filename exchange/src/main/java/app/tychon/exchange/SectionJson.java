@@ -48,7 +48,8 @@ public record SectionJson<T>(
             single(Sections.SCHEME, SchemeJson::write, SchemeJson::read),
             where(Sections.ESCALATION, MoneyJson::write, MoneyJson::escalation),
             where(Sections.FUNDING, MoneyJson::write, MoneyJson::funding),
-            where(Sections.SCENARIOS, ScenarioJson::write, ScenarioJson::read));
+            where(Sections.SCENARIOS, ScenarioJson::write, ScenarioJson::read),
+            where(Sections.BRIEFS, BriefJson::write, BriefJson::read));
 
     private static <T> SectionJson<T> of(
             Section<T> section, Function<T, ObjectNode> write, Function<JsonCursor, T> read) {

@@ -68,6 +68,7 @@ public final class HybridPlan {
                 .accepted(List.of())
                 .evidence(List.of())
                 .scenarios(List.of())
+                .briefs(List.of())
                 .done();
         Set<String> missing = ids(earlier);
         missing.addAll(ids(later));

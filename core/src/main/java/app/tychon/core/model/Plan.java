@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param escalation how prices rise, where they do
  * @param funding    what can be spent from when on, where that is known
  * @param scenarios  how it could be otherwise
+ * @param briefs     what is told of it
  */
 @RecordBuilder
 @RecordBuilder.Options(suffix = "Draft", buildMethodName = "done")
@@ -32,7 +33,8 @@ public record Plan(
         Optional<Scheme> scheme,
         List<Escalation> escalation,
         List<Funding> funding,
-        List<Scenario> scenarios)
+        List<Scenario> scenarios,
+        List<Brief> briefs)
         implements PlanDraft.With {
 
     /** What {@code on} says of a cost line or an impact that concerns the whole project. */
@@ -54,6 +56,7 @@ public record Plan(
         escalation = List.copyOf(escalation);
         funding = List.copyOf(funding);
         scenarios = List.copyOf(scenarios);
+        briefs = List.copyOf(briefs);
     }
 
     /** A project with its activities and logic alone. */
@@ -80,6 +83,7 @@ public record Plan(
                 Optional.empty(),
                 List.of(),
                 List.of(),
+                List.of(),
                 List.of());
     }
 
@@ -95,6 +99,11 @@ public record Plan(
 
     private CalendarDefinition calendar(String id) {
         return calendars.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    /** The plan without what changes nothing that is simulated: scenarios, which are plans of their own, and briefs. */
+    public Plan alone() {
+        return withScenarios(List.of()).withBriefs(List.of());
     }
 
     /** A copy of which sections can be replaced. */

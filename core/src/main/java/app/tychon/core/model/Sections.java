@@ -134,6 +134,9 @@ public final class Sections {
             Keys.IDS,
             ScenarioRules::check);
 
+    public static final Section<Brief> BRIEFS = new Section<>(
+            "briefs", "a brief", "Brief", Plan::briefs, PlanDraft::briefs, Brief::id, Keys.IDS, BriefRules::check);
+
     public static final List<Section<?>> ALL = List.of(
             PROJECT,
             CALENDARS,
@@ -151,7 +154,8 @@ public final class Sections {
             SCHEME,
             ESCALATION,
             FUNDING,
-            SCENARIOS);
+            SCENARIOS,
+            BRIEFS);
 
     private Sections() {}
 }

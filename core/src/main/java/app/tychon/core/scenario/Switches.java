@@ -30,7 +30,7 @@ public final class Switches {
 
     private Switches() {}
 
-    /** The plan as the switches have it, without scenarios of its own. */
+    /** The plan as the switches have it, without scenarios and briefs of its own. */
     public static Plan on(Plan plan, Scenario scenario) {
         Plan switched = plan.edit()
                 .project(project(plan.project(), scenario))
@@ -41,6 +41,7 @@ public final class Switches {
                                 .toList()))
                 .correlations(scenario.correlation() ? plan.correlations() : List.of())
                 .scenarios(List.of())
+                .briefs(List.of())
                 .done();
         return scenario.estimates() ? switched : certain(switched);
     }

@@ -36,9 +36,9 @@ public record InputChange(
     private static final Map<String, String> TITLES =
             Sections.ALL.stream().collect(Collectors.toMap(Section::name, Section::title));
 
-    /** Everything that differs, section by section, but for scenarios, which change nothing of the plan. */
+    /** Everything that differs, section by section, but for scenarios and briefs, which change nothing of the plan. */
     public static List<InputChange> between(Plan before, Plan after) {
-        return ChangeSet.between(before.withScenarios(List.of()), after.withScenarios(List.of())).changes().stream()
+        return ChangeSet.between(before.alone(), after.alone()).changes().stream()
                 .map(InputChange::of)
                 .toList();
     }

@@ -22,7 +22,7 @@ import java.util.List;
 public record LoadedPlan(
         long revision, Plan plan, Network network, Schedule schedule, List<CostItem> items, double cost) {
     /**
-     * The next version of the plan. Where only scenarios differ, what is calculated stays.
+     * The next version of the plan. Where only scenarios and briefs differ, what is calculated stays.
      *
      * @throws InvalidPlanException with every problem of the plan
      */
@@ -37,9 +37,9 @@ public record LoadedPlan(
         return new LoadedPlan(next, later, network, schedule, items, cost);
     }
 
-    /** Whether another version differs in scenarios alone. */
+    /** Whether another version differs in scenarios and briefs alone. */
     public boolean isSameWork(Plan other) {
-        return plan.withScenarios(List.of()).equals(other.withScenarios(List.of()));
+        return plan.alone().equals(other.alone());
     }
 
     public static LoadedPlan of(long revision, Plan plan) {

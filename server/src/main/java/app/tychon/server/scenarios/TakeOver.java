@@ -40,7 +40,8 @@ final class TakeOver implements Edit {
         Plan taken = laid.plan()
                 .withScenarios(plan.scenarios().stream()
                         .map(one -> one.id().equals(id) ? left : one)
-                        .toList());
+                        .toList())
+                .withBriefs(plan.briefs());
         return new Outcome(taken, "Taken over: scenario “" + scenario.name() + "”");
     }
 

@@ -1,0 +1,2 @@
+/** The kinds of blocks: what each says, draws and lists. */
+package app.tychon.brief.blocks;

@@ -1,0 +1,2 @@
+/** Briefs: pages that leave somebody a decision. */
+package app.tychon.brief;

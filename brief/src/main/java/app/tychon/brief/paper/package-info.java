@@ -1,0 +1,2 @@
+/** A brief on paper: as HTML, PDF and DOCX. */
+package app.tychon.brief.paper;
