@@ -14,7 +14,8 @@ public final class Briefs {
     /** A brief as it is read, every block of it told. */
     public static Page page(Brief brief, Ground ground) {
         Teller teller = new Teller(brief, ground);
-        return page(brief, ground, teller, brief.blocks().stream().map(teller::told).toList());
+        return page(
+                brief, ground, teller, brief.blocks().stream().map(teller::told).toList());
     }
 
     /** The same of blocks that were told already. */
@@ -30,9 +31,12 @@ public final class Briefs {
 
     private static String under(Ground ground, Teller teller) {
         Ground.Run run = ground.run();
-        String of = run.number() > 0 ? "run " + run.number() + (run.name().isEmpty() ? "" : ", “" + run.name() + "”") : "";
+        String of =
+                run.number() > 0 ? "run " + run.number() + (run.name().isEmpty() ? "" : ", “" + run.name() + "”") : "";
         return ground.plan().project().name()
-                + ground.scenario().map(one -> ", scenario “" + one.name() + "”").orElse("")
+                + ground.scenario()
+                        .map(one -> ", scenario “" + one.name() + "”")
+                        .orElse("")
                 + " · " + teller.telling().day(run.recorded().toLocalDate())
                 + (of.isEmpty() ? "" : " · " + of);
     }

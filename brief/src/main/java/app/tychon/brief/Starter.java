@@ -71,6 +71,7 @@ public enum Starter {
         for (Kind kind : kinds) {
             blocks.add(BriefBlock.of("b" + (blocks.size() + 1), kind));
         }
-        return Brief.of(id, name, about.isEmpty() ? project : project + ": " + about).withBlocks(blocks);
+        return Brief.of(id, name, about.isEmpty() ? project : project + ": " + about)
+                .withBlocks(blocks);
     }
 }

@@ -1,9 +1,9 @@
 package app.tychon.core;
 
-import app.tychon.core.model.Brief;
-import app.tychon.core.model.BriefBlock;
 import app.tychon.core.model.Action;
 import app.tychon.core.model.Basis;
+import app.tychon.core.model.Brief;
+import app.tychon.core.model.BriefBlock;
 import app.tychon.core.model.Correlation;
 import app.tychon.core.model.Evidence;
 import app.tychon.core.model.PastEvents;
@@ -150,7 +150,10 @@ public final class WholePlan {
                 Optional.of(BriefBlock.Period.QUARTER),
                 List.of(
                         new BriefBlock.Decision(
-                                "Book the crane", "The board", Optional.of(LocalDate.of(2027, 4, 1)), Optional.of(1250.5)),
+                                "Book the crane",
+                                "The board",
+                                Optional.of(LocalDate.of(2027, 4, 1)),
+                                Optional.of(1250.5)),
                         new BriefBlock.Decision("Wait", "", Optional.empty(), Optional.empty())));
         return new Brief(
                 "B2",

@@ -16,8 +16,7 @@ public final class BriefJson {
     private BriefJson() {}
 
     public static Brief read(JsonCursor at) {
-        at.allow(Set.of(
-                "id", "name", "title", "locale", "paper", "days", "confidential", "run", "scenario", "blocks"));
+        at.allow(Set.of("id", "name", "title", "locale", "paper", "days", "confidential", "run", "scenario", "blocks"));
         return new Brief(
                 at.get("id").text(),
                 at.get("name").text(),

@@ -25,17 +25,22 @@ final class Bought {
         BestSets.Found found = Options.sets(scene.ground(), scene.level());
         List<Best> best = found.best();
         Best most = best.get(best.size() - 1);
-        scene.fields().always("fund.cost", "What the best set costs", () -> scene.telling().money(most.cost()));
+        scene.fields().always("fund.cost", "What the best set costs", () -> scene.telling()
+                .money(most.cost()));
         scene.fields().always("fund.time", "Days it gains", () -> gained(scene, most));
         scene.fields().always("fund.finish", "The sure finish with it", () -> finish(scene, most));
         scene.fields().always("fund.names", "The responses in it", () -> names(scene.plan(), most));
         List<String> words = most.change() < 0
-                ? List.of("{fund.cost} buys most: {fund.time}, so that one could be {level} sure of {fund.finish}. It goes to"
-                        + " {fund.names}.")
+                ? List.of(
+                        "{fund.cost} buys most: {fund.time}, so that one could be {level} sure of {fund.finish}. It goes to"
+                                + " {fund.names}.")
                 : List.of("No response that could be taken brings the date forward.");
-        double low = found.tried().stream().mapToDouble(BestSets.Tried::value).min().orElse(0);
-        double high = found.tried().stream().mapToDouble(BestSets.Tried::value).max().orElse(1);
-        double dear = found.tried().stream().mapToDouble(BestSets.Tried::cost).max().orElse(1);
+        double low =
+                found.tried().stream().mapToDouble(BestSets.Tried::value).min().orElse(0);
+        double high =
+                found.tried().stream().mapToDouble(BestSets.Tried::value).max().orElse(1);
+        double dear =
+                found.tried().stream().mapToDouble(BestSets.Tried::cost).max().orElse(1);
         String alt = "The best set for each amount: "
                 + best.stream()
                         .map(one -> scene.telling().money(one.cost()) + " " + finish(scene, one))
@@ -43,7 +48,9 @@ final class Bought {
         return new Content(
                 words,
                 Optional.of(Frontier.of(
-                        best.stream().map(one -> point(scene, one.cost(), one.value())).toList(),
+                        best.stream()
+                                .map(one -> point(scene, one.cost(), one.value()))
+                                .toList(),
                         found.tried().stream()
                                 .map(one -> point(scene, one.cost(), one.value()))
                                 .toList(),
@@ -55,7 +62,8 @@ final class Bought {
                 List.of((found.complete()
                                 ? "Every set of responses was tried, "
                                 : "Sets that adding and dropping one response at a time lead to were tried, ")
-                        + scene.telling().whole(found.tried().size()) + " in all; each step of the stair is the best for its"
+                        + scene.telling().whole(found.tried().size())
+                        + " in all; each step of the stair is the best for its"
                         + " money."));
     }
 

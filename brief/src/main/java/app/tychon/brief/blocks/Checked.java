@@ -33,14 +33,19 @@ final class Checked {
         });
         List<List<String>> rows = new ArrayList<>();
         counts.forEach((what, count) -> rows.add(List.of(
-                what.get(0), what.get(1), scene.telling().whole(count[0]), scene.telling().whole(count[1]))));
+                what.get(0),
+                what.get(1),
+                scene.telling().whole(count[0]),
+                scene.telling().whole(count[1]))));
         return new Content(
                 findings.isEmpty()
                         ? List.of("The checks of plan, ranges and register found nothing.")
                         : List.of("Of what the checks of plan, ranges and register found, {findings.open} and"
                                 + " {findings.accepted} with a reason."),
                 Optional.empty(),
-                rows.isEmpty() ? Optional.empty() : Optional.of(Grid.of(rows, "Check of", "What", "#Open", "#Accepted")),
+                rows.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(Grid.of(rows, "Check of", "What", "#Open", "#Accepted")),
                 List.of());
     }
 

@@ -40,9 +40,10 @@ final class Choices {
                 words.isEmpty() ? List.of("None of them brings the date one can be {level} sure of forward.") : words,
                 Optional.of(drawing(scene, options, money)),
                 Optional.of(grid(scene, options, money)),
-                List.of("Each line reaches from the lowest to the highest tenth of all futures; the short stroke is the middle, the"
-                        + " long one what one can be {level} sure of. All are simulated with the same chances, so what differs"
-                        + " is what the choice does."));
+                List.of(
+                        "Each line reaches from the lowest to the highest tenth of all futures; the short stroke is the middle, the"
+                                + " long one what one can be {level} sure of. All are simulated with the same chances, so what differs"
+                                + " is what the choice does."));
     }
 
     private static Drawing drawing(Scene scene, List<Option> options, boolean money) {
@@ -88,8 +89,8 @@ final class Choices {
         Sight finish = scene.odds().finish(Plan.PROJECT);
         Optional<Sight> cost = scene.odds().cost(Plan.PROJECT);
         List<List<String>> rows = new ArrayList<>();
-        List<String> own = new ArrayList<>(List.of(
-                "The plan as it stands", scene.telling().shortDate(finish.sure(scene.level())), "", ""));
+        List<String> own = new ArrayList<>(
+                List.of("The plan as it stands", scene.telling().shortDate(finish.sure(scene.level())), "", ""));
         cost.ifPresent(sight -> own.addAll(List.of(scene.telling().money(sight.sure(scene.level())), "")));
         rows.add(own);
         for (Option option : options) {
@@ -98,7 +99,9 @@ final class Choices {
                     option.scenario().name(),
                     scene.telling().shortDate(option.odds().finish().percentile(scene.level())),
                     days == 0 ? "no change" : scene.telling().workingDays(days) + (days < 0 ? " sooner" : " later"),
-                    option.gap().now() == 0 ? "–" : scene.telling().money(option.gap().now())));
+                    option.gap().now() == 0
+                            ? "–"
+                            : scene.telling().money(option.gap().now())));
             if (money) {
                 row.add(scene.telling().money(option.odds().cost().percentile(scene.level())));
                 row.add(Money.signed(scene, option.gap().cost().change()));

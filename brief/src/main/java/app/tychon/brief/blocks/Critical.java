@@ -42,16 +42,20 @@ final class Critical {
                     scene.telling().shortDate(one.meanFinish())));
         }
         ActivityResult first = results.get(0);
-        scene.fields().always("critical.name", "What drives the finish most often", () -> activities.get(first.id()).name());
+        scene.fields().always("critical.name", "What drives the finish most often", () -> activities
+                .get(first.id())
+                .name());
         scene.fields().always("critical.often", "In how many futures", () -> scene.telling()
                 .often(Math.round(first.criticality() * all), all));
         String alt = "How often work drives the finish: "
                 + String.join(
-                        "; ", rows.stream().map(row -> row.name() + " " + row.words()).toList());
+                        "; ",
+                        rows.stream().map(row -> row.name() + " " + row.words()).toList());
         return new Content(
                 List.of("“{critical.name}” drives the finish in {critical.often} of all futures."),
                 Optional.of(Rings.of(rows, alt)),
                 Optional.of(Grid.of(table, "", "Activity", "#Criticality", "#Mean start", "#Mean finish")),
-                List.of("Work drives the finish in a future where a longer duration of it would have moved the finish."));
+                List.of(
+                        "Work drives the finish in a future where a longer duration of it would have moved the finish."));
     }
 }

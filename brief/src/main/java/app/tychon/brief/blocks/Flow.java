@@ -31,9 +31,13 @@ final class Flow {
                 .boxed()
                 .max(Comparator.comparingDouble(p -> spent.each()[p]))
                 .orElse(0);
-        scene.fields().always("peak.period", "When most is spent", () -> name(
-                scene, period, spent.starts().get(peak)));
-        scene.fields().always("peak.cost", "How much then", () -> scene.telling().money(spent.each()[peak]));
+        scene.fields()
+                .always(
+                        "peak.period",
+                        "When most is spent",
+                        () -> name(scene, period, spent.starts().get(peak)));
+        scene.fields()
+                .always("peak.cost", "How much then", () -> scene.telling().money(spent.each()[peak]));
         List<String> words = new ArrayList<>();
         words.add("Most is spent in {peak.period}: {peak.cost} in half of all futures.");
         spent.funding().ifPresent(odds -> funding(scene, odds, words));
@@ -66,8 +70,9 @@ final class Flow {
     private static void funding(Scene scene, FundingOdds odds, List<String> words) {
         int all = odds.shortfalls().length;
         long kept = Math.round(odds.throughout() * all);
-        scene.fields().always("funding.often", "Futures in which what is funded reaches throughout", () -> scene.telling()
-                .often(kept, all));
+        scene.fields()
+                .always("funding.often", "Futures in which what is funded reaches throughout", () -> scene.telling()
+                        .often(kept, all));
         words.add("What is funded reaches at all times in {funding.often} of all futures.");
         odds.stretches().stream()
                 .max(Comparator.comparingDouble(Stretch::breaks))
@@ -89,7 +94,8 @@ final class Flow {
         if (period == Period.QUARTER) {
             return "Q" + ((day.getMonthValue() - 1) / MONTHS_OF_A_QUARTER + 1) + " " + day.getYear();
         }
-        return day.format(DateTimeFormatter.ofPattern("LLLL yyyy", scene.telling().locale()));
+        return day.format(
+                DateTimeFormatter.ofPattern("LLLL yyyy", scene.telling().locale()));
     }
 
     private static Grid grid(Scene scene, Period period, Spent spent) {
@@ -104,6 +110,12 @@ final class Flow {
                     scene.telling().exactMoney(spent.high()[p])));
         }
         return Grid.of(
-                rows, "Period", "#P50 in it", "#Planned by its end", "#P10 by its end", "#P50 by its end", "#P90 by its end");
+                rows,
+                "Period",
+                "#P50 in it",
+                "#Planned by its end",
+                "#P10 by its end",
+                "#P50 by its end",
+                "#P90 by its end");
     }
 }

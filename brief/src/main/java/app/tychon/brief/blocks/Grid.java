@@ -17,7 +17,8 @@ public record Grid(List<Column> columns, List<List<String>> rows) {
     static Grid of(List<List<String>> rows, String... names) {
         return new Grid(
                 Arrays.stream(names)
-                        .map(name -> name.startsWith("#") ? new Column(name.substring(1), true) : new Column(name, false))
+                        .map(name ->
+                                name.startsWith("#") ? new Column(name.substring(1), true) : new Column(name, false))
                         .toList(),
                 rows);
     }

@@ -52,12 +52,14 @@ final class HowSure {
         cost.ifPresent(sight ->
                 curves.add(curve("cost", "Cost", scene, sight, scene.odds().amounts(sight), scene.telling()::money)));
         String alt = "How likely each finish is: planned " + scene.telling().date(finish.plan()) + ", half of all by "
-                + scene.telling().date(finish.sure(0.5)) + ", " + scene.telling().percent(scene.level()) + " by "
+                + scene.telling().date(finish.sure(0.5)) + ", "
+                + scene.telling().percent(scene.level()) + " by "
                 + scene.telling().date(finish.sure(scene.level()))
-                + cost.map(sight -> "; and each cost: planned " + scene.telling().money(sight.plan()) + ", half of all "
-                                + scene.telling().money(sight.sure(0.5)) + " or less, "
-                                + scene.telling().percent(scene.level()) + " "
-                                + scene.telling().money(sight.sure(scene.level())) + " or less")
+                + cost.map(sight ->
+                                "; and each cost: planned " + scene.telling().money(sight.plan()) + ", half of all "
+                                        + scene.telling().money(sight.sure(0.5)) + " or less, "
+                                        + scene.telling().percent(scene.level()) + " "
+                                        + scene.telling().money(sight.sure(scene.level())) + " or less")
                         .orElse("");
         return Densities.of(curves, alt);
     }
@@ -74,8 +76,7 @@ final class HowSure {
         }
         double sure = sight.sure(scene.level());
         feet.add(new Foot(Kind.LEVEL, sure, scene.percentile() + " " + tell.apply(sure)));
-        return new Curve(
-                what, title, density.low(), density.step(), density.density(), quantiles(sight), feet);
+        return new Curve(what, title, density.low(), density.step(), density.density(), quantiles(sight), feet);
     }
 
     static double[] quantiles(Sight sight) {
@@ -89,8 +90,7 @@ final class HowSure {
         List<List<String>> rows = new ArrayList<>();
         for (int percent : LEVELS) {
             List<String> row = new ArrayList<>(List.of(
-                    scene.telling().percent(percent / 100.0),
-                    scene.telling().shortDate(finish.sure(percent / 100.0))));
+                    scene.telling().percent(percent / 100.0), scene.telling().shortDate(finish.sure(percent / 100.0))));
             cost.ifPresent(sight -> row.add(scene.telling().exactMoney(sight.sure(percent / 100.0))));
             rows.add(row);
         }

@@ -22,8 +22,9 @@ final class Method {
                                 + " durations, amounts and risks, drawn with seed {seed}."
                         : "The numbers are of {iterations} futures, each with its own durations, amounts and risks, drawn with"
                                 + " seed {seed} on {recorded}.");
-        words.add("Simulated anew with another seed, the date one can be {level} sure of would in 19 of 20 cases lie within"
-                + " {error.time} of what is said here" + (money ? ", and the cost within {error.cost}." : "."));
+        words.add(
+                "Simulated anew with another seed, the date one can be {level} sure of would in 19 of 20 cases lie within"
+                        + " {error.time} of what is said here" + (money ? ", and the cost within {error.cost}." : "."));
         List<String> reasons = Checked.reasons(scene);
         List<String> notes = new ArrayList<>();
         if (!reasons.isEmpty()) {
@@ -41,12 +42,15 @@ final class Method {
                 .filter(activity -> estimates.of(activity).isPresent())
                 .count();
         List<List<String>> rows = new ArrayList<>();
-        rows.add(List.of("Sampling", scene.odds().result().settings().sampling().name().equals("LATIN")
-                ? "Latin hypercube"
-                : "plain"));
+        rows.add(List.of(
+                "Sampling",
+                scene.odds().result().settings().sampling().name().equals("LATIN") ? "Latin hypercube" : "plain"));
         rows.add(List.of(
                 "Data date",
-                plan.project().dataDate().map(date -> scene.telling().day(date.toLocalDate())).orElse("none: nothing has begun")));
+                plan.project()
+                        .dataDate()
+                        .map(date -> scene.telling().day(date.toLocalDate()))
+                        .orElse("none: nothing has begun")));
         rows.add(List.of(
                 "Activities",
                 scene.telling().whole(plan.activities().size()) + ", of which "
@@ -60,12 +64,12 @@ final class Method {
                         ? "nothing: all durations and amounts are drawn apart"
                         : scene.telling().count(plan.correlations().size(), "group", "groups")));
         rows.add(List.of("Cost lines", scene.telling().whole(plan.costs().size())));
-        scene.ground()
-                .scenario()
-                .ifPresent(scenario -> rows.add(List.of("Scenario", scenario.name())));
+        scene.ground().scenario().ifPresent(scenario -> rows.add(List.of("Scenario", scenario.name())));
         rows.add(List.of(
                 "Findings of the checks",
-                scene.telling().count(Checked.open(scene), "is open", "are open").replaceFirst("^no ", "none ")));
+                scene.telling()
+                        .count(Checked.open(scene), "is open", "are open")
+                        .replaceFirst("^no ", "none ")));
         return Grid.of(rows, "What", "How");
     }
 }

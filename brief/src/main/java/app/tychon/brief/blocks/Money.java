@@ -34,7 +34,11 @@ final class Money {
             if (!first) {
                 scene.fields()
                         .always(
-                                "cause." + step.cause().name().toLowerCase(Locale.ROOT).replace('_', '.'),
+                                "cause."
+                                        + step.cause()
+                                                .name()
+                                                .toLowerCase(Locale.ROOT)
+                                                .replace('_', '.'),
                                 title(step.cause()),
                                 () -> scene.telling().money(Math.abs(change)));
             }
@@ -44,12 +48,14 @@ final class Money {
                 + String.join(
                         "; ",
                         drawn.stream()
-                                .map(step -> step.name() + " " + (step.change().isEmpty() ? step.words() : step.change()))
+                                .map(step ->
+                                        step.name() + " " + (step.change().isEmpty() ? step.words() : step.change()))
                                 .toList());
         return new Content(
-                List.of("Of {contingency.cost} between the planned {plan.cost} and the {sure.cost} that one can be {level} sure"
-                        + " of, {cause.time.driven} is what longer work costs, {cause.estimate.spread} the spread of amounts, and"
-                        + " {cause.risk} what risks add to amounts."),
+                List.of(
+                        "Of {contingency.cost} between the planned {plan.cost} and the {sure.cost} that one can be {level} sure"
+                                + " of, {cause.time.driven} is what longer work costs, {cause.estimate.spread} the spread of amounts, and"
+                                + " {cause.risk} what risks add to amounts."),
                 Optional.of(Stair.of(drawn, alt)),
                 Optional.of(grid(scene, drawn)),
                 List.of("Each step is what the cost at {level} grows by when its cause comes in."));
@@ -58,7 +64,8 @@ final class Money {
     private static Grid grid(Scene scene, List<Stair.Step> steps) {
         return Grid.of(
                 steps.stream()
-                        .map(step -> List.of(step.name(), step.change(), scene.telling().exactMoney(step.value())))
+                        .map(step -> List.of(
+                                step.name(), step.change(), scene.telling().exactMoney(step.value())))
                         .toList(),
                 "Cause",
                 "#Adds",

@@ -42,13 +42,17 @@ final class Moved {
         List<Stair.Step> steps = steps(scene, changed.steps());
         if (steps.isEmpty()) {
             return new Content(
-                    words, Optional.empty(), Optional.empty(), List.of("What lies between the two cannot be told step by step."));
+                    words,
+                    Optional.empty(),
+                    Optional.empty(),
+                    List.of("What lies between the two cannot be told step by step."));
         }
         String alt = "What moved the date: "
                 + String.join(
                         "; ",
                         steps.stream()
-                                .map(step -> step.name() + " " + (step.change().isEmpty() ? step.words() : step.change()))
+                                .map(step ->
+                                        step.name() + " " + (step.change().isEmpty() ? step.words() : step.change()))
                                 .toList());
         return new Content(
                 words,
@@ -62,8 +66,10 @@ final class Moved {
                 .whole(changed.past().run().number()));
         scene.fields().always("since.recorded", "When that was recorded", () -> scene.telling()
                 .moment(changed.past().run().recorded()));
-        scene.fields().always("since.finish", "The sure finish then", () -> scene.telling().date(then));
-        scene.fields().always("since.time", "Days it has moved", () -> scene.fields().days(then, now));
+        scene.fields().always("since.finish", "The sure finish then", () -> scene.telling()
+                .date(then));
+        scene.fields()
+                .always("since.time", "Days it has moved", () -> scene.fields().days(then, now));
         scene.fields().put("since.cost", "Money it has moved", () -> {
             if (!scene.odds().hasMoney() || !changed.past().result().hasMoney()) {
                 return Optional.empty();
@@ -94,7 +100,10 @@ final class Moved {
     private static String change(Scene scene, PlanChange.Step before, PlanChange.Step step) {
         double calendar = (step.finish() - before.finish()) / Instants.DAY;
         String days = scene.telling()
-                .days(scene.odds().work(before.finish(), step.finish()) / scene.odds().day(), calendar);
+                .days(
+                        scene.odds().work(before.finish(), step.finish())
+                                / scene.odds().day(),
+                        calendar);
         return days + (calendar < 0 ? " sooner" : " later");
     }
 

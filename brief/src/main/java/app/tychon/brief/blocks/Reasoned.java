@@ -21,7 +21,8 @@ final class Reasoned {
                 .toList();
         List<Reason> reasons = all.subList(0, Math.min(all.size(), scene.rows(USUAL_ROWS)));
         if (reasons.isEmpty()) {
-            return Content.words(List.of("Nothing that is uncertain moves the date: {sure.finish} holds as it stands."));
+            return Content.words(
+                    List.of("Nothing that is uncertain moves the date: {sure.finish} holds as it stands."));
         }
         for (int i = 0; i < reasons.size(); i++) {
             Reason reason = reasons.get(i);
@@ -57,9 +58,10 @@ final class Reasoned {
                         "Kind",
                         "#Adds at " + scene.percentile(),
                         "#Known to within")),
-                List.of("Each is how much sooner one could be {level} sure without its spread, or without the risk. They do not"
-                        + " add up: where two delay the same work, either alone makes less of a difference. Of "
-                        + scene.telling().whole(Reasons.iterations(scene.ground())) + " futures."));
+                List.of(
+                        "Each is how much sooner one could be {level} sure without its spread, or without the risk. They do not"
+                                + " add up: where two delay the same work, either alone makes less of a difference. Of "
+                                + scene.telling().whole(Reasons.iterations(scene.ground())) + " futures."));
     }
 
     private static String name(Scene scene, Reason reason) {
@@ -90,11 +92,12 @@ final class Reasoned {
         return switch (input.kind()) {
             case COST, PRICE -> Sign.MONEY;
             case ESTIMATE, GROUP -> Sign.ESTIMATE;
-            case RISK, OCCURRENCE, IMPACT -> risk(scene, input)
-                            .filter(risk -> risk.kind() == Risk.Kind.OPPORTUNITY)
-                            .isPresent()
-                    ? Sign.OPPORTUNITY
-                    : Sign.THREAT;
+            case RISK, OCCURRENCE, IMPACT ->
+                risk(scene, input)
+                                .filter(risk -> risk.kind() == Risk.Kind.OPPORTUNITY)
+                                .isPresent()
+                        ? Sign.OPPORTUNITY
+                        : Sign.THREAT;
         };
     }
 

@@ -38,15 +38,23 @@ final class Register {
         scene.fields().always("risks.count", "How many risks are open", () -> scene.telling()
                 .count(risks.size(), "risk is open", "risks are open"));
         scene.fields().always("risks.unowned", "How many of them nobody owns", () -> scene.telling()
-                .count(risks.stream().filter(one -> one.risk().owner().isBlank()).count(), "has", "have"));
+                .count(
+                        risks.stream()
+                                .filter(one -> one.risk().owner().isBlank())
+                                .count(),
+                        "has",
+                        "have"));
         Weighed first = risks.get(0);
-        scene.fields().always("risk.name", "The largest risk", () -> first.risk().title());
+        scene.fields()
+                .always("risk.name", "The largest risk", () -> first.risk().title());
         scene.fields().put("risk.time", "Days it adds to the sure finish", () -> first.adds()
-                .map(minutes -> scene.telling().workingDays(minutes / scene.odds().day())));
+                .map(minutes ->
+                        scene.telling().workingDays(minutes / scene.odds().day())));
         scene.fields().always("risk.chance", "Its chance", () -> scene.telling()
                 .percent(first.size().chance()));
         List<String> words = new ArrayList<>();
-        String whose = scene.block().owner().isEmpty() ? "" : " with " + scene.block().owner();
+        String whose =
+                scene.block().owner().isEmpty() ? "" : " with " + scene.block().owner();
         words.add("{risks.count}" + whose + ". The largest is “{risk.name}”, with a chance of {risk.chance}"
                 + (first.adds().isPresent() ? ": it moves the date one can be {level} sure of by {risk.time}." : "."));
         return new Content(words, Optional.empty(), Optional.of(grid(scene, risks)), List.of());
@@ -83,12 +91,18 @@ final class Register {
                     one.risk().title(),
                     one.risk().owner().isBlank() ? "nobody" : one.risk().owner(),
                     scene.telling().percent(one.size().chance()),
-                    one.size().days() == 0 ? "–" : scene.telling().number(one.size().days(), 1)));
+                    one.size().days() == 0
+                            ? "–"
+                            : scene.telling().number(one.size().days(), 1)));
             if (money) {
-                row.add(one.size().money() == 0 ? "–" : scene.telling().money(one.size().money()));
+                row.add(
+                        one.size().money() == 0
+                                ? "–"
+                                : scene.telling().money(one.size().money()));
             }
             row.add(one.adds()
-                    .map(minutes -> scene.telling().number(minutes / scene.odds().day(), 1))
+                    .map(minutes ->
+                            scene.telling().number(minutes / scene.odds().day(), 1))
                     .orElse("–"));
             row.add(response(one.risk()));
             rows.add(row);

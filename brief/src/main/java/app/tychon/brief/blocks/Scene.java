@@ -17,7 +17,9 @@ record Scene(Brief brief, BriefBlock block, Odds odds, Telling telling, Fields f
 
     static Scene of(Brief brief, BriefBlock block, Odds odds, Telling telling) {
         String of = block.of().filter(odds::knows).orElse(Plan.PROJECT);
-        double level = block.level().map(percent -> percent / 100.0).orElse(odds.targets().level());
+        double level = block.level()
+                .map(percent -> percent / 100.0)
+                .orElse(odds.targets().level());
         return new Scene(brief, block, odds, telling, new Fields(odds, telling, of, level, block.scenarios()));
     }
 
@@ -36,7 +38,9 @@ record Scene(Brief brief, BriefBlock block, Odds odds, Telling telling, Fields f
 
     /** Of confidence, 0 to 1. */
     double level() {
-        return block.level().map(percent -> percent / 100.0).orElse(odds.targets().level());
+        return block.level()
+                .map(percent -> percent / 100.0)
+                .orElse(odds.targets().level());
     }
 
     /** P80 */

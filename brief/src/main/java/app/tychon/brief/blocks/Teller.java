@@ -23,7 +23,8 @@ public final class Teller {
     public Teller(Brief brief, Ground ground) {
         this.brief = brief;
         odds = new Odds(ground);
-        telling = new Telling(brief.locale(), brief.days(), ground.plan().project().currency());
+        telling = new Telling(
+                brief.locale(), brief.days(), ground.plan().project().currency());
     }
 
     /** How its dates and money are told. */
@@ -40,7 +41,8 @@ public final class Teller {
         Scene scene = Scene.of(brief, block, odds, telling);
         Content content = Kinds.content(scene);
         Show show = block.show().orElse(Kinds.show(block.kind()));
-        boolean drawn = (show == Show.DRAWING || show == Show.BOTH) && content.drawing().isPresent();
+        boolean drawn =
+                (show == Show.DRAWING || show == Show.BOTH) && content.drawing().isPresent();
         boolean listed = show == Show.TABLE
                 || show == Show.BOTH
                 || show == Show.DRAWING && content.drawing().isEmpty();
@@ -64,7 +66,9 @@ public final class Teller {
         Set<String> usual = new HashSet<>(content.words());
         return scene.block().words().orElse(content.words()).stream()
                 .map(words -> scene.fields()
-                        .line(words, usual.contains(words) ? Map.of() : scene.block().seen()))
+                        .line(
+                                words,
+                                usual.contains(words) ? Map.of() : scene.block().seen()))
                 .toList();
     }
 

@@ -23,9 +23,13 @@ final class ToDecide {
                 .sum();
         scene.fields().always("decide.count", "How much is to be decided", () -> scene.telling()
                 .count(decisions.size(), "decision", "decisions"));
-        scene.fields().put("decide.cost", "What that costs", () -> cost == 0
-                ? Optional.empty()
-                : Optional.of(scene.telling().money(cost)));
+        scene.fields()
+                .put(
+                        "decide.cost",
+                        "What that costs",
+                        () -> cost == 0
+                                ? Optional.empty()
+                                : Optional.of(scene.telling().money(cost)));
         scene.fields().put("decide.by", "When the first is due", () -> decisions.stream()
                 .flatMap(decision -> decision.by().stream())
                 .min(LocalDate::compareTo)

@@ -36,16 +36,28 @@ final class ToDo {
             return Content.words(List.of("Nothing is to be done about risks."));
         }
         LocalDate today = scene.ground().run().recorded().toLocalDate();
-        LocalDate now = scene.plan().project().dataDate().map(date -> date.toLocalDate()).orElse(today);
-        long late = tasks.stream().filter(task -> task.action().finish().isBefore(now)).count();
+        LocalDate now = scene.plan()
+                .project()
+                .dataDate()
+                .map(date -> date.toLocalDate())
+                .orElse(today);
+        long late = tasks.stream()
+                .filter(task -> task.action().finish().isBefore(now))
+                .count();
         scene.fields().always("actions.count", "How much is to be done", () -> scene.telling()
                 .count(tasks.size(), "action is open", "actions are open"));
         scene.fields().always("actions.cost", "What that costs", () -> scene.telling()
                 .money(tasks.stream().mapToDouble(task -> task.action().cost()).sum()));
-        scene.fields().put("actions.late", "How much of it is overdue", () -> late == 0
-                ? Optional.empty()
-                : Optional.of(scene.telling().count(late, "is overdue", "are overdue")));
-        scene.fields().always("actions.next", "What begins next", () -> next(tasks, now).action().name());
+        scene.fields()
+                .put(
+                        "actions.late",
+                        "How much of it is overdue",
+                        () -> late == 0
+                                ? Optional.empty()
+                                : Optional.of(scene.telling().count(late, "is overdue", "are overdue")));
+        scene.fields().always("actions.next", "What begins next", () -> next(tasks, now)
+                .action()
+                .name());
         scene.fields().always("actions.next.by", "When that begins", () -> scene.telling()
                 .day(next(tasks, now).action().start()));
         List<String> words = new ArrayList<>();
@@ -70,7 +82,9 @@ final class ToDo {
                                 task.who().isBlank() ? "nobody" : task.who(),
                                 scene.telling().shortDay(task.action().start()),
                                 scene.telling().shortDay(task.action().finish()),
-                                task.action().cost() == 0 ? "–" : scene.telling().money(task.action().cost()),
+                                task.action().cost() == 0
+                                        ? "–"
+                                        : scene.telling().money(task.action().cost()),
                                 state(task)))
                         .toList(),
                 "Action",

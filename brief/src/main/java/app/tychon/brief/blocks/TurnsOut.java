@@ -35,9 +35,8 @@ final class TurnsOut {
                 .filter(row -> row.sure() > row.planFinish())
                 .ifPresent(row -> {
                     scene.fields().always("slip.name", "The branch that may slip most", row::name);
-                    scene.fields()
-                            .always("slip.plan", "When that is planned to end", () -> scene.telling()
-                                    .date(row.planFinish()));
+                    scene.fields().always("slip.plan", "When that is planned to end", () -> scene.telling()
+                            .date(row.planFinish()));
                     scene.fields().always("slip.finish", "When one can be sure of it", () -> scene.telling()
                             .date(row.sure()));
                 });
@@ -48,17 +47,22 @@ final class TurnsOut {
                 + String.join(
                         "; ",
                         rows.stream()
-                                .map(row -> row.name() + " planned to end " + scene.telling().shortDate(row.planFinish())
+                                .map(row -> row.name() + " planned to end "
+                                        + scene.telling().shortDate(row.planFinish())
                                         + ", " + scene.telling().percent(scene.level()) + " sure by "
                                         + scene.telling().shortDate(row.sure()))
                                 .toList());
         return new Content(
                 words,
                 Optional.of(Rails.of(
-                        rows, scene.dates(low, high), scene.odds().finish(Plan.PROJECT).target(), alt)),
+                        rows,
+                        scene.dates(low, high),
+                        scene.odds().finish(Plan.PROJECT).target(),
+                        alt)),
                 Optional.of(grid(scene, rows)),
-                List.of("The line is work as planned; the mist is work as it may turn out, the denser the likelier. The short"
-                        + " stroke is where half of all futures have ended, the long one where {level} have."));
+                List.of(
+                        "The line is work as planned; the mist is work as it may turn out, the denser the likelier. The short"
+                                + " stroke is where half of all futures have ended, the long one where {level} have."));
     }
 
     private static List<Row> rows(Scene scene) {
@@ -105,7 +109,8 @@ final class TurnsOut {
         double finish = Double.NEGATIVE_INFINITY;
         for (int position : network.branches().beneath(node.id())) {
             if (!network.isHammock(position)) {
-                ScheduledActivity one = planned.get(places.get(network.activity(position).id()));
+                ScheduledActivity one =
+                        planned.get(places.get(network.activity(position).id()));
                 start = Math.min(start, one.earlyStart());
                 finish = Math.max(finish, one.earlyFinish());
             }

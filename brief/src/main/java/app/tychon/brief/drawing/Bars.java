@@ -40,8 +40,7 @@ public final class Bars {
             double length = most > 0 ? Math.abs(row.value()) / most * room : 0;
             if (row.value() < 0) {
                 pen.stroke(
-                        new Path2D.Double(
-                                new Rectangle2D.Double(NAMES, y + 7.5, Math.max(length, 1), 9)),
+                        new Path2D.Double(new Rectangle2D.Double(NAMES, y + 7.5, Math.max(length, 1), 9)),
                         ink(row.sign()),
                         1.2);
             } else {

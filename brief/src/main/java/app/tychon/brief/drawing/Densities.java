@@ -26,7 +26,13 @@ public final class Densities {
      * @param marks     what stands at its foot
      */
     public record Curve(
-            String what, String title, double low, double step, double[] density, double[] quantiles, List<Foot> marks) {}
+            String what,
+            String title,
+            double low,
+            double step,
+            double[] density,
+            double[] quantiles,
+            List<Foot> marks) {}
 
     /** A value with its words. */
     public record Foot(Kind kind, double value, String words) {}
@@ -71,8 +77,7 @@ public final class Densities {
         });
         pen.line(left, base, right, base, Ink.SOFT, 1);
         feet(pen, curve.marks(), placed, base);
-        pen.axis(new Axis(
-                curve.what(), left, right, HEAD, base, placed.low(), placed.high(), q, Optional.empty()));
+        pen.axis(new Axis(curve.what(), left, right, HEAD, base, placed.low(), placed.high(), q, Optional.empty()));
     }
 
     /** None where nothing varies. */

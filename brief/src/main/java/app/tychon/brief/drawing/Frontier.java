@@ -25,8 +25,7 @@ public final class Frontier {
         Pen pen = new Pen();
         values.stream().filter(tick -> y.holds(tick.value())).forEach(tick -> {
             pen.line(LEFT, y.of(tick.value()), x.right(), y.of(tick.value()), Ink.LINE, 0.8);
-            pen.label(
-                    LEFT - 8, y.of(tick.value()) + 4, tick.label(), Mark.Anchor.END, Pen.SMALL, false, Ink.SOFT);
+            pen.label(LEFT - 8, y.of(tick.value()) + 4, tick.label(), Mark.Anchor.END, Pen.SMALL, false, Ink.SOFT);
         });
         costs.stream()
                 .filter(tick -> x.holds(tick.value()))

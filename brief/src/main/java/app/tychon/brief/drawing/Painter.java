@@ -76,8 +76,8 @@ public final class Painter {
         Font face = (own.canDisplayUpTo(label.text()) < 0 ? own : Faces.OTHER).deriveFont((float) label.size());
         on.setFont(face);
         on.setColor(label.ink().colour(1));
-        double width = face.getStringBounds(label.text(), on.getFontRenderContext())
-                .getWidth();
+        double width =
+                face.getStringBounds(label.text(), on.getFontRenderContext()).getWidth();
         double x =
                 switch (label.anchor()) {
                     case START -> label.x();

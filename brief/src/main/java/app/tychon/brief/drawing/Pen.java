@@ -92,14 +92,7 @@ final class Pen {
     /** A label under a mark: moved so far that it stays within the drawing. */
     void within(double x, double y, String text, double left, double right, double size, boolean strong, Ink ink) {
         double half = Letters.width(text, size, strong) / 2;
-        label(
-                Math.max(left + half, Math.min(right - half, x)),
-                y,
-                text,
-                Anchor.MIDDLE,
-                size,
-                strong,
-                ink);
+        label(Math.max(left + half, Math.min(right - half, x)), y, text, Anchor.MIDDLE, size, strong, ink);
     }
 
     void axis(Axis axis) {

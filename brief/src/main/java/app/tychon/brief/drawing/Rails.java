@@ -57,8 +57,8 @@ public final class Rails {
             pen.within(placed.of(tick.value()), 12, tick.label(), NAMES, Drawing.PAGE, Pen.SMALL, false, Ink.SOFT);
         });
         target.filter(placed::holds)
-                .ifPresent(at ->
-                        pen.dashed(Pen.path(placed.of(at), HEAD - 4, placed.of(at), height), Ink.MARIGOLD, 1.4));
+                .ifPresent(
+                        at -> pen.dashed(Pen.path(placed.of(at), HEAD - 4, placed.of(at), height), Ink.MARIGOLD, 1.4));
         double y = HEAD;
         for (Row row : rows) {
             row(pen, row, placed, y);

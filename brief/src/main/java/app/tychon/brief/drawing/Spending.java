@@ -39,13 +39,11 @@ public final class Spending {
         Pen pen = new Pen();
         amounts.stream().filter(tick -> y.holds(tick.value())).forEach(tick -> {
             pen.line(LEFT, y.of(tick.value()), x.right(), y.of(tick.value()), Ink.LINE, 0.8);
-            pen.label(
-                    LEFT - 8, y.of(tick.value()) + 4, tick.label(), Mark.Anchor.END, Pen.SMALL, false, Ink.SOFT);
+            pen.label(LEFT - 8, y.of(tick.value()) + 4, tick.label(), Mark.Anchor.END, Pen.SMALL, false, Ink.SOFT);
         });
         dates.stream().filter(tick -> x.holds(tick.value())).forEach(tick -> {
             pen.line(x.of(tick.value()), BASE, x.of(tick.value()), BASE + 4, Ink.SOFT, 1);
-            pen.within(
-                    x.of(tick.value()), BASE + 17, tick.label(), 0, Drawing.PAGE, Pen.SMALL, false, Ink.SOFT);
+            pen.within(x.of(tick.value()), BASE + 17, tick.label(), 0, Drawing.PAGE, Pen.SMALL, false, Ink.SOFT);
         });
         Path2D band = line(x, y, course.at(), course.low());
         for (int i = course.at().length - 1; i >= 0; i--) {

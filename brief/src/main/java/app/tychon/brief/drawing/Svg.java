@@ -29,11 +29,13 @@ public final class Svg {
 
     private static String of(Mark mark) {
         if (mark instanceof Area area) {
-            return "<path d=\"" + SvgPath.of(area.shape()) + "\" fill=\"" + area.ink().hex() + "\""
+            return "<path d=\"" + SvgPath.of(area.shape()) + "\" fill=\""
+                    + area.ink().hex() + "\""
                     + (area.opacity() < 1 ? " fill-opacity=\"" + SvgPath.number(area.opacity()) + "\"" : "") + "/>";
         }
         if (mark instanceof Stroke line) {
-            return "<path d=\"" + SvgPath.of(line.shape()) + "\" fill=\"none\" stroke=\"" + line.ink().hex()
+            return "<path d=\"" + SvgPath.of(line.shape()) + "\" fill=\"none\" stroke=\""
+                    + line.ink().hex()
                     + "\" stroke-width=\"" + SvgPath.number(line.width()) + "\""
                     + (line.dashed() ? " stroke-dasharray=\"5 4\"" : "") + "/>";
         }

@@ -80,7 +80,8 @@ public final class Odds {
                         result().planFinish(),
                         targets().finish().map(Instants::of));
             }
-            return new Sight(DateSample.of(output(id).finish(), time), planned(id).finish()[0], Optional.empty());
+            return new Sight(
+                    DateSample.of(output(id).finish(), time), planned(id).finish()[0], Optional.empty());
         });
     }
 
@@ -97,20 +98,20 @@ public final class Odds {
             }
             double[] money = output(id).cost();
             boolean any = Arrays.stream(money).anyMatch(one -> one != 0);
-            return any ? Optional.of(new Sight(Sample.of(money), planned(id).cost()[0], Optional.empty())) : Optional.empty();
+            return any
+                    ? Optional.of(new Sight(Sample.of(money), planned(id).cost()[0], Optional.empty()))
+                    : Optional.empty();
         });
     }
 
     private record Whole(String of) {}
 
     private Output output(String of) {
-        return result()
-                .output(of)
+        return result().output(of)
                 .orElseGet(() -> ground.once(
                         new Whole(of),
                         result().iterations(),
-                        (plan, monitor) ->
-                                Outputs.of(plan, result().settings(), result().iterations(), of, monitor)));
+                        (plan, monitor) -> Outputs.of(plan, result().settings(), result().iterations(), of, monitor)));
     }
 
     private record Planned(String of) {}
@@ -123,10 +124,12 @@ public final class Odds {
 
     /** In how many futures target and budget are kept both; nothing unless both are said. */
     public Optional<Long> keepingBoth() {
-        return targets().finish().flatMap(date -> targets().cost().map(budget -> Math.round(JointSample.of(
-                                result().finish(), result().cost().totals())
-                        .chance(Instants.of(date), budget)
-                * result().iterations())));
+        return targets().finish().flatMap(date -> targets()
+                .cost()
+                .map(budget -> Math.round(
+                        JointSample.of(result().finish(), result().cost().totals())
+                                        .chance(Instants.of(date), budget)
+                                * result().iterations())));
     }
 
     /** How likely a date is, for drawing. */

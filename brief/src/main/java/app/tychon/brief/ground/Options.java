@@ -65,7 +65,8 @@ public final class Options {
             ScenarioOdds base = ScenarioOdds.of(plan, shorter(ground.result(), settings.iterations()));
             List<Option> options = new ArrayList<>();
             for (Scenario scenario : ground.plan().scenarios()) {
-                if (!scenario.putAway() && ground.scenario().filter(scenario::equals).isEmpty()) {
+                if (!scenario.putAway()
+                        && ground.scenario().filter(scenario::equals).isEmpty()) {
                     ScenarioOdds odds = odds(ground, plan, scenario, settings, monitor);
                     options.add(new Option(scenario, odds, odds.from(base, level)));
                 }
@@ -74,7 +75,8 @@ public final class Options {
         });
     }
 
-    private static ScenarioOdds odds(Ground ground, CompiledPlan plan, Scenario scenario, RunSettings settings, RunMonitor monitor) {
+    private static ScenarioOdds odds(
+            Ground ground, CompiledPlan plan, Scenario scenario, RunSettings settings, RunMonitor monitor) {
         Plan laid = ScenarioPlan.of(ground.plan(), scenario).plan();
         Network network = Network.of(laid);
         return ScenarioOdds.of(plan.next(network, Scheduler.schedule(network)), settings, monitor.quiet());

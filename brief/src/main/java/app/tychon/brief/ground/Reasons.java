@@ -52,8 +52,7 @@ public final class Reasons {
      */
     public static List<Reason> of(Ground ground, String of, boolean money, double level) {
         Asked asked = new Asked(of, money, level);
-        return ground.once(
-                asked, iterations(ground), (plan, monitor) -> reasons(ground, plan, asked, monitor));
+        return ground.once(asked, iterations(ground), (plan, monitor) -> reasons(ground, plan, asked, monitor));
     }
 
     /** How many futures they rest on. */
@@ -61,19 +60,19 @@ public final class Reasons {
         return Futures.of(ground, MOST_WORK).iterations();
     }
 
-    private static List<Reason> reasons(
-            Ground ground, CompiledPlan plan, Asked asked, RunMonitor monitor) {
+    private static List<Reason> reasons(Ground ground, CompiledPlan plan, Asked asked, RunMonitor monitor) {
         RunResult result = ground.result();
         RunSettings settings = Futures.of(ground, MOST_WORK);
         Aim aim = new Aim(asked.money() ? Aim.Quantity.COST : Aim.Quantity.FINISH, asked.of());
-        double price = Scatter.of(result.duration(), result.cost().totals()).slope().orElse(0);
+        double price =
+                Scatter.of(result.duration(), result.cost().totals()).slope().orElse(0);
         Inputs inputs = Inputs.of(plan, Math.max(0, price));
         Map<Input, Variation> without = new LinkedHashMap<>();
         strongest(inputs, settings, aim.values(plan, settings, monitor.quiet()), asked.money())
                 .forEach(input -> without.put(input, inputs.without(input)));
         return Moves.of(plan, aim, settings, without, asked.level(), monitor, some -> {}).stream()
-                .map(one -> new Reason(
-                        one.key(), -one.moved().change(), one.moved().error()))
+                .map(one ->
+                        new Reason(one.key(), -one.moved().change(), one.moved().error()))
                 .sorted(Comparator.comparingDouble((Reason one) -> -Math.abs(one.adds())))
                 .toList();
     }
@@ -91,21 +90,24 @@ public final class Reasons {
     /** What an input is called: the name of its activity or cost line, the title of its risk. */
     public static String name(Plan plan, Input input) {
         return switch (input.kind()) {
-            case RISK, OCCURRENCE, IMPACT -> plan.risks().stream()
-                    .filter(risk -> risk.id().equals(input.id()))
-                    .map(risk -> risk.title())
-                    .findFirst()
-                    .orElse(input.name());
-            case ESTIMATE -> plan.activities().stream()
-                    .filter(one -> one.id().equals(input.id()))
-                    .map(one -> one.name())
-                    .findFirst()
-                    .orElse(input.name());
-            case COST -> plan.costs().stream()
-                    .filter(one -> one.id().equals(input.id()))
-                    .map(one -> one.name())
-                    .findFirst()
-                    .orElse(input.name());
+            case RISK, OCCURRENCE, IMPACT ->
+                plan.risks().stream()
+                        .filter(risk -> risk.id().equals(input.id()))
+                        .map(risk -> risk.title())
+                        .findFirst()
+                        .orElse(input.name());
+            case ESTIMATE ->
+                plan.activities().stream()
+                        .filter(one -> one.id().equals(input.id()))
+                        .map(one -> one.name())
+                        .findFirst()
+                        .orElse(input.name());
+            case COST ->
+                plan.costs().stream()
+                        .filter(one -> one.id().equals(input.id()))
+                        .map(one -> one.name())
+                        .findFirst()
+                        .orElse(input.name());
             case PRICE, GROUP -> input.name();
         };
     }

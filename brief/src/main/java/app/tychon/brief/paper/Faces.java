@@ -50,10 +50,7 @@ final class Faces {
 
     /** All families, as a style sheet lists them. */
     static String families() {
-        return ALL.stream()
-                .map(face -> "'" + face.family() + "'")
-                .distinct()
-                .collect(Collectors.joining(", "));
+        return ALL.stream().map(face -> "'" + face.family() + "'").distinct().collect(Collectors.joining(", "));
     }
 
     private static List<Face> find() {
@@ -80,7 +77,8 @@ final class Faces {
             if (Files.isDirectory(place)) {
                 try (Stream<Path> files = Files.walk(place)) {
                     files.filter(file -> OTHERS.containsKey(file.getFileName().toString()))
-                            .forEach(file -> there.putIfAbsent(file.getFileName().toString(), file));
+                            .forEach(
+                                    file -> there.putIfAbsent(file.getFileName().toString(), file));
                 } catch (IOException | UncheckedIOException e) {
                     // A folder that cannot be read has no faces for us.
                     continue;

@@ -11,8 +11,7 @@ import java.util.List;
  * @param under        what stands under the title: of when, out of which run
  * @param confidential what stands at the foot of every page; empty for nothing
  */
-public record Page(
-        String title, String under, String language, Paper paper, String confidential, List<Told> blocks) {
+public record Page(String title, String under, String language, Paper paper, String confidential, List<Told> blocks) {
     public Page {
         blocks = List.copyOf(blocks);
     }

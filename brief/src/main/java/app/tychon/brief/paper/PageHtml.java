@@ -44,7 +44,9 @@ public final class PageHtml {
                 .append(head)
                 .append("</head><body>");
         if (!page.confidential().isEmpty()) {
-            html.append("<div class=\"confidential\">").append(text(page.confidential())).append("</div>");
+            html.append("<div class=\"confidential\">")
+                    .append(text(page.confidential()))
+                    .append("</div>");
         }
         html.append("<main><h1>").append(text(page.title())).append("</h1><p class=\"under\">");
         html.append(text(page.under())).append("</p>");
@@ -62,7 +64,11 @@ public final class PageHtml {
         for (int i = 0; i < page.blocks().size(); i++) {
             String heading = page.blocks().get(i).heading();
             if (!heading.isBlank()) {
-                html.append("<li><a href=\"#b").append(i).append("\">").append(text(heading)).append("</a></li>");
+                html.append("<li><a href=\"#b")
+                        .append(i)
+                        .append("\">")
+                        .append(text(heading))
+                        .append("</a></li>");
             }
         }
         html.append("</ol></nav>");
@@ -76,13 +82,17 @@ public final class PageHtml {
         if (!block.heading().isBlank()) {
             html.append("<h2>").append(text(block.heading())).append("</h2>");
         }
-        block.fault().ifPresent(fault -> html.append("<p class=\"fault\">").append(text(fault)).append("</p>"));
+        block.fault()
+                .ifPresent(fault ->
+                        html.append("<p class=\"fault\">").append(text(fault)).append("</p>"));
         block.lines().forEach(this::line);
         block.drawing().ifPresent(drawing -> html.append("<div class=\"drawing\">")
                 .append(drawn.apply(drawing))
                 .append("</div>"));
         block.grid().ifPresent(this::grid);
-        block.notes().forEach(note -> html.append("<p class=\"note\">").append(text(note)).append("</p>"));
+        block.notes()
+                .forEach(note ->
+                        html.append("<p class=\"note\">").append(text(note)).append("</p>"));
         html.append("</section>");
     }
 

@@ -95,11 +95,10 @@ public final class Fields {
                 "Days from the planned finish to the sure one",
                 () -> days(date().plan(), date().sure(level)));
         put("target.finish", "The target", () -> date().target().map(telling::date));
-        put("target.often", "Futures that keep the target", () -> date().target().map(at -> often(date(), at)));
-        put(
-                "target.time",
-                "Days from the target to the sure finish",
-                () -> date().target().map(at -> days(at, date().sure(level))));
+        put("target.often", "Futures that keep the target", () -> date().target()
+                .map(at -> often(date(), at)));
+        put("target.time", "Days from the target to the sure finish", () -> date().target()
+                .map(at -> days(at, date().sure(level))));
         always("error.time", "How closely the sure finish is known", () -> {
             PercentileInterval interval = date().sample().percentileWithInterval(level);
             double middle = (interval.low() + interval.high()) / 2;
@@ -109,18 +108,19 @@ public final class Fields {
 
     private void cost() {
         money("plan.cost", "The cost as planned", Sight::plan);
-        put("plan.cost.often", "Futures that keep the planned cost", () -> amount().map(sight -> often(sight, sight.plan())));
+        put("plan.cost.often", "Futures that keep the planned cost", () -> amount().map(
+                        sight -> often(sight, sight.plan())));
         money("low.cost", "The cost that one in ten futures keeps", sight -> sight.sure(LOW));
         money("half.cost", "The cost that half of all futures keep", sight -> sight.sure(0.5));
         money("sure.cost", "The cost one can be sure of", sight -> sight.sure(level));
         money("high.cost", "The cost that nine in ten keep", sight -> sight.sure(HIGH));
-        money("contingency.cost", "Money from the planned cost to the sure one", sight -> Math.abs(
-                sight.sure(level) - sight.plan()));
+        money(
+                "contingency.cost",
+                "Money from the planned cost to the sure one",
+                sight -> Math.abs(sight.sure(level) - sight.plan()));
         put("budget", "The budget", () -> amount().flatMap(Sight::target).map(telling::money));
-        put(
-                "budget.often",
-                "Futures that keep the budget",
-                () -> amount().flatMap(sight -> sight.target().map(at -> often(sight, at))));
+        put("budget.often", "Futures that keep the budget", () -> amount().flatMap(
+                        sight -> sight.target().map(at -> often(sight, at))));
         money("error.cost", "How closely the sure cost is known", sight -> {
             PercentileInterval interval = sight.sample().percentileWithInterval(level);
             return (interval.high() - interval.low()) / 2;
@@ -131,7 +131,10 @@ public final class Fields {
         put("both.often", "Futures that keep target and budget both", () -> odds.keepingBoth()
                 .filter(both -> of.equals(Plan.PROJECT))
                 .map(both -> telling.often(both, odds.result().iterations())));
-        option("name", "What gains most", option -> Optional.of(option.scenario().name()));
+        option(
+                "name",
+                "What gains most",
+                option -> Optional.of(option.scenario().name()));
         option("finish", "The sure finish with it", this::optionFinish);
         option("cost", "The sure cost with it", this::optionCost);
         option("time", "Days it gains", this::optionTime);
@@ -142,11 +145,20 @@ public final class Fields {
 
     private void run() {
         Ground ground = odds.ground();
-        put("run", "The run", () -> ground.run().number() > 0
-                ? Optional.of(telling.whole(ground.run().number()))
-                : Optional.empty());
-        always("recorded", "When the run was recorded", () -> telling.moment(ground.run().recorded()));
-        always("iterations", "How many futures", () -> telling.whole(odds.result().iterations()));
+        put(
+                "run",
+                "The run",
+                () -> ground.run().number() > 0
+                        ? Optional.of(telling.whole(ground.run().number()))
+                        : Optional.empty());
+        always(
+                "recorded",
+                "When the run was recorded",
+                () -> telling.moment(ground.run().recorded()));
+        always(
+                "iterations",
+                "How many futures",
+                () -> telling.whole(odds.result().iterations()));
         always("seed", "The seed", () -> Long.toString(odds.result().settings().seed()));
     }
 
@@ -164,9 +176,7 @@ public final class Fields {
     }
 
     private Optional<String> optionCost(Option option) {
-        return odds.hasMoney()
-                ? Optional.of(telling.money(option.odds().cost().percentile(level)))
-                : Optional.empty();
+        return odds.hasMoney() ? Optional.of(telling.money(option.odds().cost().percentile(level))) : Optional.empty();
     }
 
     private Optional<String> optionTime(Option option) {
@@ -175,7 +185,9 @@ public final class Fields {
     }
 
     private Optional<String> optionNow(Option option) {
-        return option.gap().now() == 0 ? Optional.empty() : Optional.of(telling.money(option.gap().now()));
+        return option.gap().now() == 0
+                ? Optional.empty()
+                : Optional.of(telling.money(option.gap().now()));
     }
 
     private Optional<String> optionMore(Option option) {
@@ -272,8 +284,8 @@ public final class Fields {
     /** All that are listed and that there are. */
     public List<Field> all() {
         List<Field> all = new ArrayList<>();
-        entries.forEach((key, entry) ->
-                entry.value().get().ifPresent(value -> all.add(new Field(key, entry.label(), value))));
+        entries.forEach(
+                (key, entry) -> entry.value().get().ifPresent(value -> all.add(new Field(key, entry.label(), value))));
         return all;
     }
 

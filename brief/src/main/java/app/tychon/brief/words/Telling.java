@@ -99,7 +99,8 @@ public final class Telling {
 
     /** What stands on an axis of dates: 2028, Oct, Oct 2028. */
     public String tick(LocalDate day, boolean withYear) {
-        String pattern = day.getDayOfMonth() != 1 ? "d MMM" : withYear ? "MMM yyyy" : day.getMonthValue() == 1 ? "yyyy" : "MMM";
+        String pattern =
+                day.getDayOfMonth() != 1 ? "d MMM" : withYear ? "MMM yyyy" : day.getMonthValue() == 1 ? "yyyy" : "MMM";
         return day.format(DateTimeFormatter.ofPattern(pattern, locale));
     }
 

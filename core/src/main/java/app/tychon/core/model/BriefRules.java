@@ -48,7 +48,11 @@ final class BriefRules {
 
     private static boolean isLocale(String tag) {
         try {
-            return !new Locale.Builder().setLanguageTag(tag).build().getLanguage().isEmpty();
+            return !new Locale.Builder()
+                    .setLanguageTag(tag)
+                    .build()
+                    .getLanguage()
+                    .isEmpty();
         } catch (IllformedLocaleException e) {
             return false;
         }

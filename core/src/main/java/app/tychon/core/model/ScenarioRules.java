@@ -15,7 +15,9 @@ final class ScenarioRules {
 
     static void check(Plan plan, PlanNames names, Found found) {
         Set<String> sections = new HashSet<>();
-        Sections.ALL.stream().filter(section -> section != Sections.SCENARIOS && section != Sections.BRIEFS).forEach(s -> sections.add(s.name()));
+        Sections.ALL.stream()
+                .filter(section -> section != Sections.SCENARIOS && section != Sections.BRIEFS)
+                .forEach(s -> sections.add(s.name()));
         Map<String, Long> called = plan.scenarios().stream()
                 .collect(Collectors.groupingBy(one -> one.name().strip(), Collectors.counting()));
         for (int i = 0; i < plan.scenarios().size(); i++) {

@@ -4,6 +4,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.InputChange;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.problems.ConflictException;
 import app.tychon.server.project.ProjectRepository;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.annotation.Nullable;
@@ -32,8 +33,11 @@ class RunController {
     private final RunArchive archive;
     private final ProjectRepository projects;
     private final PlanStore plans;
+    private final List<RunHolder> holders;
 
-    RunController(RunService runs, RunArchive archive, ProjectRepository projects, PlanStore plans) {
+    RunController(
+            RunService runs, RunArchive archive, ProjectRepository projects, PlanStore plans, List<RunHolder> holders) {
+        this.holders = holders;
         this.runs = runs;
         this.archive = archive;
         this.projects = projects;
@@ -111,9 +115,16 @@ class RunController {
         return InputChange.between(begun.plan().plan(), later);
     }
 
+    /** Takes a run off the list, unless something rests on it. */
     @DeleteMapping("/runs/{run}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteRun(@PathVariable UUID run) {
+        holders.stream()
+                .flatMap(holder -> holder.holds(run).stream())
+                .findFirst()
+                .ifPresent(why -> {
+                    throw new ConflictException(why);
+                });
         runs.stop(run);
         archive.delete(run);
     }

@@ -31,7 +31,10 @@ record Decision(@NotNull @Size(max = 10_000) List<String> risks, @NotNull @Size(
         Scenario decided = all.with(Scenario.of("risks", "Risks").withRisks(answered))
                 .withEstimates(true)
                 .withCorrelation(true);
-        Plan after = ScenarioPlan.of(plan, decided).plan().withScenarios(plan.scenarios()).withBriefs(plan.briefs());
+        Plan after = ScenarioPlan.of(plan, decided)
+                .plan()
+                .withScenarios(plan.scenarios())
+                .withBriefs(plan.briefs());
         return new Outcome(
                 after,
                 "Decided: "
