@@ -596,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/issues/{issue}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["linkIssue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/hire": {
         parameters: {
             query?: never;
@@ -766,6 +782,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["readHolidays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/issue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["issueBrief"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["removeBriefs"];
         delete?: never;
         options?: never;
         head?: never;
@@ -946,6 +994,22 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["editResources"];
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["briefs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["editBriefs"];
         trace?: never;
     };
     "/api/projects/{id}/branches": {
@@ -1908,6 +1972,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/issues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["issues"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/issues/{issue}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["issue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/issues/{issue}/file.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["issuePdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/issues/{issue}/file.docx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["issueDocx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/grades.json": {
         parameters: {
             query?: never;
@@ -2148,6 +2276,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/briefs/{brief}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["brief"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/update": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["briefUpdate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/file.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["briefPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/file.docx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["briefDocx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/blocks/{block}/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["usualWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/blocks/{block}/table.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blockXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/blocks/{block}/table.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blockCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/blocks/{block}/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blockFields"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/blocks/{block}/drawing.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blockSvg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/blocks/{block}/drawing.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blockPng"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/activities/{activity}": {
         parameters: {
             query?: never;
@@ -2207,6 +2495,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/issues/{issue}/links/{link}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawLink"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2369,6 +2673,22 @@ export interface components {
             /** Format: double */
             units: number;
         };
+        AxisView: {
+            what: string;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            bottom: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            quantiles: number[];
+        };
         BadCell: {
             /** Format: int32 */
             row: number;
@@ -2390,6 +2710,59 @@ export interface components {
             without: components["schemas"]["OptionGain"][];
             more: components["schemas"]["OptionGain"][];
         };
+        BlockView: {
+            id: string;
+            kind: string;
+            heading: string;
+            usual: string;
+            words?: string[];
+            seen: {
+                [key: string]: string;
+            };
+            show?: string;
+            usualShow: string;
+            of?: string;
+            /** Format: int32 */
+            level?: number;
+            /** Format: int32 */
+            depth?: number;
+            /** Format: int32 */
+            rows?: number;
+            /** Format: int32 */
+            since?: number;
+            scenarios: string[];
+            owner: string;
+            period?: string;
+            decisions: components["schemas"]["DecisionView"][];
+            told?: components["schemas"]["ToldView"];
+            failure?: string;
+        };
+        BlockWords: {
+            id: string;
+            add?: boolean;
+            after?: string;
+            kind?: string;
+            heading?: string;
+            words?: string[];
+            was?: string[];
+            seen?: {
+                [key: string]: string;
+            };
+            show?: string;
+            of?: string;
+            /** Format: int32 */
+            level?: number;
+            /** Format: int32 */
+            depth?: number;
+            /** Format: int32 */
+            rows?: number;
+            /** Format: int32 */
+            since?: number;
+            scenarios?: string[];
+            owner?: string;
+            period?: string;
+            decisions?: components["schemas"]["DecisionWords"][];
+        };
         BranchEdit: {
             id: string;
             add?: boolean;
@@ -2410,6 +2783,56 @@ export interface components {
             start?: string;
             /** Format: date-time */
             finish?: string;
+        };
+        BriefRemoval: {
+            briefs: string[];
+        };
+        BriefRow: {
+            id: string;
+            name: string;
+            title: string;
+        };
+        BriefUpdate: {
+            /** Format: int32 */
+            run: number;
+            complete: boolean;
+            lines: components["schemas"]["ChangedLine"][];
+        };
+        BriefView: {
+            id: string;
+            name: string;
+            title: string;
+            locale: string;
+            paper: string;
+            days: string;
+            confidential: string;
+            /** Format: int32 */
+            asked?: number;
+            scenario?: string;
+            run?: components["schemas"]["RunView"];
+            latest?: components["schemas"]["RunView"];
+            fault?: string;
+            under: string;
+            blocks: components["schemas"]["BlockView"][];
+        };
+        BriefWords: {
+            id: string;
+            add?: boolean;
+            /** @enum {string} */
+            starter?: "SPONSOR" | "RISK_OWNERS" | "PLANNERS" | "FUNDING_BODY" | "BLANK";
+            from?: string;
+            name?: string;
+            title?: string;
+            locale?: string;
+            paper?: string;
+            days?: string;
+            confidential?: string;
+            /** Format: int32 */
+            run?: number;
+            scenario?: string;
+            blocks?: components["schemas"]["BlockWords"][];
+            without?: string[];
+            order?: string[];
         };
         CalendarLook: {
             /** Format: date-time */
@@ -2503,10 +2926,22 @@ export interface components {
             /** Format: double */
             money: number;
         };
+        ChangeView: {
+            field: string;
+            was: string;
+            now: string;
+        };
         ChangedField: {
             name: string;
             before?: string;
             after?: string;
+        };
+        ChangedLine: {
+            block: string;
+            heading: string;
+            was: string;
+            now: string;
+            byHand: boolean;
         };
         ChangesView: {
             /** Format: double */
@@ -2661,6 +3096,22 @@ export interface components {
             risks: string[];
             scenarios: string[];
         };
+        DecisionView: {
+            what: string;
+            who: string;
+            /** Format: date */
+            by?: string;
+            /** Format: double */
+            cost?: number;
+        };
+        DecisionWords: {
+            what: string;
+            who?: string;
+            /** Format: date */
+            by?: string;
+            /** Format: double */
+            cost?: number;
+        };
         Difference: {
             id: string;
             name: string;
@@ -2672,6 +3123,15 @@ export interface components {
             daysLater: number;
             cause: boolean;
             reason: string;
+        };
+        DrawingView: {
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+            alt: string;
+            marks: components["schemas"]["MarkView"][];
+            axes: components["schemas"]["AxisView"][];
         };
         DriftPoint: {
             /** Format: uuid */
@@ -2948,6 +3408,11 @@ export interface components {
             beyondEnd: boolean;
             grade?: string;
             branch: string;
+        };
+        Field: {
+            key: string;
+            label: string;
+            value: string;
         };
         FieldChange: {
             field: string;
@@ -3277,6 +3742,19 @@ export interface components {
             time: components["schemas"]["ActivitySide"];
             money?: components["schemas"]["ActivitySide"];
         };
+        IssueView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            number: number;
+            brief: string;
+            title: string;
+            /** Format: int32 */
+            run: number;
+            /** Format: date-time */
+            issuedAt: string;
+            links: components["schemas"]["LinkView"][];
+        };
         JointView: {
             /** Format: date-time */
             date: string;
@@ -3306,6 +3784,11 @@ export interface components {
             from?: number;
             /** Format: double */
             to?: number;
+        };
+        LineView: {
+            template: string;
+            pieces: components["schemas"]["PieceView"][];
+            changed: components["schemas"]["ChangeView"][];
         };
         LinkView: {
             from: string;
@@ -3359,6 +3842,24 @@ export interface components {
             rows: components["schemas"]["CategoryLoss"][];
             /** Format: double */
             together: number;
+        };
+        MarkView: {
+            d?: string;
+            /** Format: double */
+            width?: number;
+            dashed?: boolean;
+            /** Format: double */
+            opacity?: number;
+            /** Format: double */
+            x?: number;
+            /** Format: double */
+            y?: number;
+            text?: string;
+            anchor?: string;
+            /** Format: double */
+            size?: number;
+            strong?: boolean;
+            colour: string;
         };
         MatrixLook: {
             possible: boolean;
@@ -3606,6 +4107,11 @@ export interface components {
             /** Format: double */
             others: number;
             levels: number[];
+        };
+        PieceView: {
+            text: string;
+            field: string;
+            lost: boolean;
         };
         PlanParts: {
             calendars?: components["schemas"]["CalendarView"][];
@@ -4422,11 +4928,19 @@ export interface components {
             /** Format: int32 */
             times: number;
         };
+        TableColumn: {
+            name: string;
+            number: boolean;
+        };
         TablePreview: {
             columns: components["schemas"]["ReadColumn"][];
             rows: components["schemas"]["ReadRow"][];
             gone: components["schemas"]["GoneRow"][];
             problems: components["schemas"]["BadCell"][];
+        };
+        TableView: {
+            columns: components["schemas"]["TableColumn"][];
+            rows: string[][];
         };
         TableWords: {
             title: string;
@@ -4477,6 +4991,15 @@ export interface components {
             finish?: string;
             /** Format: double */
             cost?: number;
+        };
+        ToldView: {
+            kind: string;
+            heading: string;
+            lines: components["schemas"]["LineView"][];
+            drawing?: components["schemas"]["DrawingView"];
+            table?: components["schemas"]["TableView"];
+            notes: string[];
+            fault?: string;
         };
         TriedSet: {
             options: number[];
@@ -5609,6 +6132,29 @@ export interface operations {
             };
         };
     };
+    linkIssue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                issue: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
     hire: {
         parameters: {
             query?: never;
@@ -5894,6 +6440,55 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ExceptionWords"][];
+                };
+            };
+        };
+    };
+    issueBrief: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brief: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IssueView"];
+                };
+            };
+        };
+    };
+    removeBriefs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BriefRemoval"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
                 };
             };
         };
@@ -6244,6 +6839,54 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ResourceWords"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    briefs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BriefRow"][];
+                };
+            };
+        };
+    };
+    editBriefs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BriefWords"][];
             };
         };
         responses: {
@@ -7779,6 +8422,97 @@ export interface operations {
             };
         };
     };
+    issues: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IssueView"][];
+                };
+            };
+        };
+    };
+    issue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                issue: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BriefView"];
+                };
+            };
+        };
+    };
+    issuePdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                issue: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    issueDocx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                issue: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     downloadGrades: {
         parameters: {
             query?: never;
@@ -8114,6 +8848,246 @@ export interface operations {
             };
         };
     };
+    brief: {
+        parameters: {
+            query?: {
+                run?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BriefView"];
+                };
+            };
+        };
+    };
+    briefUpdate: {
+        parameters: {
+            query: {
+                run: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BriefUpdate"];
+                };
+            };
+        };
+    };
+    briefPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    briefDocx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    usualWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
+                };
+            };
+        };
+    };
+    blockXlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    blockCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    blockFields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Field"][];
+                };
+            };
+        };
+    };
+    blockSvg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    blockPng: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     getActivity: {
         parameters: {
             query?: never;
@@ -8196,6 +9170,28 @@ export interface operations {
                 content: {
                     "*/*": number[][];
                 };
+            };
+        };
+    };
+    withdrawLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                issue: string;
+                link: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
