@@ -19,6 +19,7 @@ const ScenariosStage = lazily(
   "ScenariosStage",
   MEANWHILE,
 );
+const BriefStage = lazily(() => import("../features/brief/BriefStage"), "BriefStage", MEANWHILE);
 const OddsStage = lazily(() => import("../features/odds/OddsStage"), "OddsStage", MEANWHILE);
 
 const page = (path: string, element: ReactNode) => ({ path, element, errorElement: <StageFault /> });
@@ -44,6 +45,7 @@ const router = createBrowserRouter([
           page("odds", <OddsStage />),
           page("drivers", <DriversStage />),
           page("scenarios", <ScenariosStage />),
+          page("brief", <BriefStage />),
         ],
       },
       { path: "*", element: <Navigate to="/projects" replace /> },

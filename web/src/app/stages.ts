@@ -7,4 +7,5 @@ export const STAGES = [
   { path: "odds", name: "Odds" },
   { path: "drivers", name: "Drivers" },
   { path: "scenarios", name: "Scenarios" },
+  { path: "brief", name: "Brief" },
 ] as const;

@@ -3753,7 +3753,7 @@ export interface components {
             run: number;
             /** Format: date-time */
             issuedAt: string;
-            links: components["schemas"]["LinkView"][];
+            links: components["schemas"]["ReadingLinkView"][];
         };
         JointView: {
             /** Format: date-time */
@@ -4282,6 +4282,13 @@ export interface components {
             fromPlan: number;
             /** Format: double */
             workFromPlan?: number;
+        };
+        ReadingLinkView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            path?: string;
         };
         ReadingLocalDateTime: {
             /** Format: date-time */
@@ -6150,7 +6157,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LinkView"];
+                    "*/*": components["schemas"]["ReadingLinkView"];
                 };
             };
         };

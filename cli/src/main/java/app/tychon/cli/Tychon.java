@@ -8,7 +8,7 @@ import picocli.CommandLine.Spec;
 /** The command line on project files; {@code ./tychon} delegates to it. */
 @Command(
         name = "tychon",
-        subcommands = {SimulateCommand.class, ImportCommand.class},
+        subcommands = {SimulateCommand.class, BriefCommand.class, ImportCommand.class},
         description = "How sure are we of the date and the budget?")
 public final class Tychon implements Runnable {
     @Spec

@@ -1,6 +1,6 @@
 package app.tychon.server.briefs;
 
-import app.tychon.server.briefs.IssueView.LinkView;
+import app.tychon.server.briefs.IssueView.ReadingLinkView;
 import app.tychon.server.edits.Editor;
 import java.io.IOException;
 import java.util.List;
@@ -62,7 +62,7 @@ class IssueController {
     /** A link by which it is read by whoever has it; its address is told this once. */
     @PostMapping("/issues/{issue}/links")
     @ResponseStatus(HttpStatus.CREATED)
-    LinkView linkIssue(@PathVariable UUID id, @PathVariable UUID issue) {
+    ReadingLinkView linkIssue(@PathVariable UUID id, @PathVariable UUID issue) {
         return issues.link(id, issue);
     }
 

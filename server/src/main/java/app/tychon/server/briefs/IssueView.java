@@ -13,8 +13,9 @@ import java.util.UUID;
  * @param run    number of the run that it rests on
  * @param links  by which it can be read
  */
-record IssueView(UUID id, int number, String brief, String title, int run, Instant issuedAt, List<LinkView> links) {
+record IssueView(
+        UUID id, int number, String brief, String title, int run, Instant issuedAt, List<ReadingLinkView> links) {
 
     /** @param path of its address; told only when it is made */
-    record LinkView(UUID id, Instant madeAt, @Nullable String path) {}
+    record ReadingLinkView(UUID id, Instant madeAt, @Nullable String path) {}
 }

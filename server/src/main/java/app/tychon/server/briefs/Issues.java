@@ -4,7 +4,7 @@ import app.tychon.brief.paper.Page;
 import app.tychon.brief.paper.PageDocx;
 import app.tychon.brief.paper.PagePdf;
 import app.tychon.brief.paper.PageWeb;
-import app.tychon.server.briefs.IssueView.LinkView;
+import app.tychon.server.briefs.IssueView.ReadingLinkView;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectRepository;
@@ -88,7 +88,8 @@ class Issues implements RunHolder {
                 issue.issuedAt().toInstant(ZoneOffset.UTC),
                 records.links(issue.id()).stream()
                         .filter(link -> link.withdrawnAt() == null)
-                        .map(link -> new LinkView(link.id(), link.madeAt().toInstant(ZoneOffset.UTC), null))
+                        .map(link ->
+                                new ReadingLinkView(link.id(), link.madeAt().toInstant(ZoneOffset.UTC), null))
                         .toList());
     }
 
@@ -114,7 +115,7 @@ class Issues implements RunHolder {
     }
 
     /** A new link by which it is read. Its address is told this once: only a digest of it is kept. */
-    LinkView link(UUID project, UUID issue) {
+    ReadingLinkView link(UUID project, UUID issue) {
         byte[] key = new byte[KEY_BYTES];
         random.nextBytes(key);
         String text = Base64.getUrlEncoder().withoutPadding().encodeToString(key);
@@ -123,7 +124,8 @@ class Issues implements RunHolder {
             records.find(project, issue);
             records.insert(link);
         });
-        return new LinkView(link.id(), link.madeAt().toInstant(ZoneOffset.UTC), ReadingController.PATH + "/" + text);
+        return new ReadingLinkView(
+                link.id(), link.madeAt().toInstant(ZoneOffset.UTC), ReadingController.PATH + "/" + text);
     }
 
     /** From now on nobody reads it by this link. */

@@ -1,0 +1,163 @@
+import { chakra, Flex } from "@chakra-ui/react";
+import type { BriefBlock, PlanView } from "../../shared/api/client";
+import { type BlockEdit, briefFile } from "../../shared/api/briefs";
+import { useRegister } from "../../shared/api/risks";
+import { THE_PLAN, useScenarios } from "../../shared/api/scenarios";
+import { SubjectPicker } from "../../shared/odds/SubjectPicker";
+import { LabelledSelect } from "../../shared/ui/LabelledSelect";
+import { PAPER } from "./paper";
+import { settingsOf } from "./kinds";
+
+const Link = chakra("a");
+
+const USUAL = "";
+const LEVELS = [50, 60, 70, 75, 80, 85, 90, 95];
+const ROWS = [3, 5, 8, 10, 12, 15, 20, 30, 50, 100];
+const DEPTHS = [1, 2, 3, 4];
+const SHOWS = [
+  { value: "drawing", label: "the drawing" },
+  { value: "table", label: "the table" },
+  { value: "both", label: "both" },
+  { value: "words", label: "words alone" },
+];
+const PERIODS = [
+  { value: USUAL, label: "month by month" },
+  { value: "quarter", label: "by quarters" },
+];
+
+const numbers = (usual: string, values: readonly number[], label: (one: number) => string) => [
+  { value: USUAL, label: usual },
+  ...values.map((one) => ({ value: String(one), label: label(one) })),
+];
+
+interface Props {
+  plan: PlanView;
+  brief: string;
+  block: BriefBlock;
+  /** Numbers of runs that can be compared with. */
+  runs: readonly number[];
+  onChange: (edit: Partial<BlockEdit>) => Promise<string | undefined>;
+}
+
+/** What can be set of a block, as far as its kind asks for it, and what of it can be taken out by itself. */
+export function BlockSettings({ plan, brief, block, runs, onChange }: Props) {
+  const { id, revision, confidence } = plan.project;
+  const has = new Set(settingsOf(block.kind));
+  const register = useRegister(id, revision);
+  const scenarios = useScenarios(id, revision, { base: THE_PLAN, watch: [] });
+  const owners = [...new Set(register.data?.risks.map(({ owner }) => owner).filter(Boolean))].sort();
+  const number = (text: string) => (text === USUAL ? null : Number(text));
+  const file = (name: string) => briefFile(id, brief, `blocks/${encodeURIComponent(block.id)}/${name}`);
+  return (
+    <Flex gap="4" rowGap="1.5" wrap="wrap" align="center" fontSize="13px" color={PAPER.soft} mb="2">
+      {has.has("of") && (
+        <SubjectPicker
+          plan={plan}
+          subject={{ what: "finish", of: block.of ?? "project" }}
+          onChange={(of) => void onChange({ of: of === "project" ? null : of })}
+        />
+      )}
+      {has.has("level") && (
+        <LabelledSelect
+          label="How sure"
+          before="sure to"
+          value={String(block.level ?? USUAL)}
+          choices={numbers(`${confidence} %, as the project`, LEVELS, (one) => `${one} %`)}
+          onPick={(text) => void onChange({ level: number(text) })}
+        />
+      )}
+      {has.has("depth") && (
+        <LabelledSelect
+          label="How deep into the work breakdown"
+          before="down to"
+          value={String(block.depth ?? USUAL)}
+          choices={numbers("level 1", DEPTHS.slice(1), (one) => `level ${one}`)}
+          onPick={(text) => void onChange({ depth: number(text) })}
+        />
+      )}
+      {has.has("rows") && (
+        <LabelledSelect
+          label="How many rows"
+          before="rows"
+          value={String(block.rows ?? USUAL)}
+          choices={numbers("as usual", ROWS, String)}
+          onPick={(text) => void onChange({ rows: number(text) })}
+        />
+      )}
+      {has.has("scenarios") && (
+        <LabelledSelect
+          label="Which scenario"
+          before="option"
+          width="12rem"
+          value={block.scenarios.length === 1 ? (block.scenarios[0] ?? USUAL) : USUAL}
+          choices={[
+            { value: USUAL, label: block.kind === "options" ? "all scenarios" : "what gains most" },
+            ...(scenarios.data?.rows ?? [])
+              .filter((row) => row.id !== THE_PLAN && !row.putAway)
+              .map((row) => ({ value: row.id, label: row.name })),
+          ]}
+          onPick={(one) => void onChange({ scenarios: one === USUAL ? null : [one] })}
+        />
+      )}
+      {has.has("since") && (
+        <LabelledSelect
+          label="Compared with which run"
+          before="since"
+          value={String(block.since ?? USUAL)}
+          choices={numbers("the run before", runs, (one) => `run ${one}`)}
+          onPick={(text) => void onChange({ since: number(text) })}
+        />
+      )}
+      {has.has("owner") && (
+        <LabelledSelect
+          label="Whose risks"
+          before="of"
+          width="12rem"
+          value={block.owner}
+          choices={[
+            { value: USUAL, label: "everybody" },
+            ...owners.map((owner) => ({ value: owner, label: owner })),
+          ]}
+          onPick={(owner) => void onChange({ owner: owner || null })}
+        />
+      )}
+      {has.has("period") && (
+        <LabelledSelect
+          label="Periods"
+          value={block.period === "quarter" ? "quarter" : USUAL}
+          choices={PERIODS}
+          onPick={(period) => void onChange({ period: period || null })}
+        />
+      )}
+      {has.has("show") && (
+        <LabelledSelect
+          label="What is shown"
+          before="show"
+          value={block.show ?? block.usualShow}
+          choices={SHOWS}
+          onPick={(show) => void onChange({ show: show === block.usualShow ? null : show })}
+        />
+      )}
+      {block.told?.drawing && (
+        <>
+          <Link color={PAPER.action} href={file("drawing.svg")} download>
+            SVG
+          </Link>
+          <Link color={PAPER.action} href={file("drawing.png")} download>
+            PNG
+          </Link>
+        </>
+      )}
+      {block.told?.table && (
+        <>
+          <Link color={PAPER.action} href={file("table.csv")} download>
+            CSV
+          </Link>
+          <Link color={PAPER.action} href={file("table.xlsx")} download>
+            XLSX
+          </Link>
+        </>
+      )}
+    </Flex>
+  );
+}
