@@ -102,13 +102,10 @@ public final class PageHtml {
         }
         html.append("<p dir=\"auto\">");
         for (Piece piece : line.pieces()) {
-            if (piece.field().isEmpty()) {
-                html.append(text(piece.text()));
-            } else {
-                html.append(piece.lost() ? "<span class=\"lost\">" : "<b>")
-                        .append(text(piece.text()))
-                        .append(piece.lost() ? "</span>" : "</b>");
-            }
+            // Words in elements of their own as well: the setter lays bare text down before all elements of a line, and whoever
+            // copies a sentence out of a PDF would have its numbers at the end.
+            String kind = piece.field().isEmpty() ? "words" : piece.lost() ? "lost" : "field";
+            html.append("<span class=\"").append(kind).append("\">").append(text(piece.text())).append("</span>");
         }
         html.append("</p>");
     }

@@ -135,7 +135,7 @@ public final class Telling {
     }
 
     private static double rounded(double amount, int decimals) {
-        return new BigDecimal(amount).setScale(decimals, RoundingMode.HALF_UP).doubleValue();
+        return BigDecimal.valueOf(amount).setScale(decimals, RoundingMode.HALF_UP).doubleValue();
     }
 
     private static int decimals(double amount) {
@@ -153,7 +153,7 @@ public final class Telling {
         DecimalFormat format = (DecimalFormat) money.clone();
         format.setMinimumFractionDigits(decimals);
         format.setMaximumFractionDigits(decimals);
-        String text = format.format(amount);
+        String text = format.format(rounded(amount, decimals));
         if (unit.isEmpty()) {
             return text;
         }
