@@ -102,10 +102,15 @@ public final class PageHtml {
         }
         html.append("<p dir=\"auto\">");
         for (Piece piece : line.pieces()) {
-            // Words in elements of their own as well: the setter lays bare text down before all elements of a line, and whoever
+            // Words in elements of their own as well: the setter lays bare text down before all elements of a line, and
+            // whoever
             // copies a sentence out of a PDF would have its numbers at the end.
             String kind = piece.field().isEmpty() ? "words" : piece.lost() ? "lost" : "field";
-            html.append("<span class=\"").append(kind).append("\">").append(text(piece.text())).append("</span>");
+            html.append("<span class=\"")
+                    .append(kind)
+                    .append("\">")
+                    .append(text(piece.text()))
+                    .append("</span>");
         }
         html.append("</p>");
     }

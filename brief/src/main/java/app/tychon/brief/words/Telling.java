@@ -135,7 +135,9 @@ public final class Telling {
     }
 
     private static double rounded(double amount, int decimals) {
-        return BigDecimal.valueOf(amount).setScale(decimals, RoundingMode.HALF_UP).doubleValue();
+        return BigDecimal.valueOf(amount)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .doubleValue();
     }
 
     private static int decimals(double amount) {

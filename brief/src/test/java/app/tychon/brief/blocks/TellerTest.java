@@ -54,7 +54,13 @@ class TellerTest {
         return Stream.of(
                 bare,
                 kestrel.withRisks(List.of()).withScenarios(List.of()),
-                kestrel.withCosts(List.of()).withCorrelations(List.of()).withRisks(List.of()).withEscalation(List.of()).withResources(List.of()).withAssignments(List.of()).withFunding(List.of()),
+                kestrel.withCosts(List.of())
+                        .withCorrelations(List.of())
+                        .withRisks(List.of())
+                        .withEscalation(List.of())
+                        .withResources(List.of())
+                        .withAssignments(List.of())
+                        .withFunding(List.of()),
                 kestrel.withProject(kestrel.project().withTargets(Targets.NONE)),
                 kestrel.withActivities(kestrel.activities().stream()
                         .map(one -> one.withEstimate(Optional.empty()).withGrade(Optional.empty()))
@@ -67,7 +73,9 @@ class TellerTest {
         Ground ground = Examples.simulated(plan);
         for (Kind kind : Kind.values()) {
             Told told = told(ground, block(kind));
-            assertThat(kind == Kind.TEXT || !told.lines().isEmpty() || told.grid().isPresent())
+            assertThat(kind == Kind.TEXT
+                            || !told.lines().isEmpty()
+                            || told.grid().isPresent())
                     .as("%s says something", kind)
                     .isTrue();
             assertThat(told.lines()).as("%s has its numbers", kind).allSatisfy(line -> assertThat(line.pieces())
@@ -80,10 +88,12 @@ class TellerTest {
     void nothingThatIsDrawnIsCutOff(Kind kind) {
         Plan plan = Examples.kestrelRidge();
         Plan wordy = plan.withRisks(plan.risks().stream()
-                        .map(risk -> risk.withTitle(risk.title() + ", and whatever else may come of it in a bad year on the ridge"))
+                        .map(risk -> risk.withTitle(
+                                risk.title() + ", and whatever else may come of it in a bad year on the ridge"))
                         .toList())
                 .withWbs(plan.wbs().stream()
-                        .map(node -> node.withName(node.name() + " with Überprüfungsverfahrensbeschreibung of all parts"))
+                        .map(node ->
+                                node.withName(node.name() + " with Überprüfungsverfahrensbeschreibung of all parts"))
                         .toList())
                 .withScenarios(plan.scenarios().stream()
                         .map(one -> one.withName(one.name() + " as it was agreed upon with everybody who was there"))
@@ -95,15 +105,18 @@ class TellerTest {
 
     private static void isWhole(Drawing drawing) {
         assertThat(drawing.alt()).isNotBlank();
-        drawing.marks().stream().filter(Label.class::isInstance).map(Label.class::cast).forEach(label -> {
-            double width = Letters.width(label.text(), label.size(), label.strong());
-            double left = label.anchor() == Anchor.START
-                    ? label.x()
-                    : label.anchor() == Anchor.END ? label.x() - width : label.x() - width / 2;
-            assertThat(left).as(label.text()).isGreaterThanOrEqualTo(-0.5);
-            assertThat(left + width).as(label.text()).isLessThanOrEqualTo(drawing.width() + 0.5);
-            assertThat(label.y()).as(label.text()).isBetween(0.0, drawing.height());
-        });
+        drawing.marks().stream()
+                .filter(Label.class::isInstance)
+                .map(Label.class::cast)
+                .forEach(label -> {
+                    double width = Letters.width(label.text(), label.size(), label.strong());
+                    double left = label.anchor() == Anchor.START
+                            ? label.x()
+                            : label.anchor() == Anchor.END ? label.x() - width : label.x() - width / 2;
+                    assertThat(left).as(label.text()).isGreaterThanOrEqualTo(-0.5);
+                    assertThat(left + width).as(label.text()).isLessThanOrEqualTo(drawing.width() + 0.5);
+                    assertThat(label.y()).as(label.text()).isBetween(0.0, drawing.height());
+                });
     }
 
     @Test
@@ -136,7 +149,8 @@ class TellerTest {
     void wordsWrittenFromTheNumbersAreNeverMarked() {
         BriefBlock own = block(Kind.ANSWER);
         List<String> usual = new Teller(BRIEF, Examples.kestrel()).usualWords(own);
-        BriefBlock typed = own.withWords(Optional.of(List.of(usual.get(0), "We promise {sure.finish} and no day less.")))
+        BriefBlock typed = own.withWords(
+                        Optional.of(List.of(usual.get(0), "We promise {sure.finish} and no day less.")))
                 .withSeen(Map.of("sure.finish", "1 May 2028", "plan.finish", "2 May 2028"));
         Told told = told(Examples.kestrel(), typed);
         assertThat(told.lines().get(0).changed()).isEmpty();
@@ -148,8 +162,8 @@ class TellerTest {
         Grid grid = told(Examples.kestrel(), block(Kind.DECIDE)).grid().orElseThrow();
         assertThat(grid.rows()).extracting(row -> row.get(3)).containsExactly("€14k", "€38k");
         BriefBlock typed = block(Kind.DECIDE)
-                .withDecisions(List.of(new Decision(
-                        "Wait", "The board", Optional.of(LocalDate.of(2027, 2, 1)), Optional.empty())));
+                .withDecisions(List.of(
+                        new Decision("Wait", "The board", Optional.of(LocalDate.of(2027, 2, 1)), Optional.empty())));
         assertThat(told(Examples.kestrel(), typed).grid().orElseThrow().rows())
                 .containsExactly(List.of("Wait", "The board", "1 February 2027", ""));
     }
@@ -158,7 +172,8 @@ class TellerTest {
     void ofWhoseRisksIsSaidIsKept() {
         BriefBlock block = block(Kind.RISKS).withOwner("Mirror lead");
         Grid grid = told(Examples.kestrel(), block).grid().orElseThrow();
-        assertThat(grid.rows()).isNotEmpty().allSatisfy(row -> assertThat(row.get(2)).isEqualTo("Mirror lead"));
+        assertThat(grid.rows()).isNotEmpty().allSatisfy(row -> assertThat(row.get(2))
+                .isEqualTo("Mirror lead"));
     }
 
     @Test
@@ -170,7 +185,9 @@ class TellerTest {
 
     @Test
     void anActivityIsToldOfByItsOwnDates() {
-        Activity milestone = Examples.kestrelRidge().activities().get(Examples.kestrelRidge().activities().size() / 2);
+        Activity milestone = Examples.kestrelRidge()
+                .activities()
+                .get(Examples.kestrelRidge().activities().size() / 2);
         Told told = told(Examples.kestrel(), block(Kind.HOW_SURE).withOf(Optional.of(milestone.id())));
         assertThat(told.lines().get(0).text()).contains(milestone.name());
         assertThat(told.fault()).isEmpty();

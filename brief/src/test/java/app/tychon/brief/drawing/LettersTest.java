@@ -18,7 +18,8 @@ class LettersTest {
             })
     void noLineIsWiderThanTheRoomAndNoLetterIsLost(String text) {
         List<String> lines = Letters.wrap(text, 90, 12, false);
-        assertThat(lines).allSatisfy(line -> assertThat(Letters.width(line, 12, false)).isLessThanOrEqualTo(90));
+        assertThat(lines)
+                .allSatisfy(line -> assertThat(Letters.width(line, 12, false)).isLessThanOrEqualTo(90));
         assertThat(String.join("", lines).replace(" ", "")).isEqualTo(text.replace(" ", ""));
     }
 

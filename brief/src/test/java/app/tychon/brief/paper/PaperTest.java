@@ -43,7 +43,8 @@ class PaperTest {
     private static String text(byte[] pdf) throws IOException {
         try (PDDocument document = Loader.loadPDF(pdf)) {
             // Lines are broken wherever they were; the face has one letter for my and micro.
-            return Normalizer.normalize(new PDFTextStripper().getText(document), Form.NFKC).replaceAll("\\s+", " ");
+            return Normalizer.normalize(new PDFTextStripper().getText(document), Form.NFKC)
+                    .replaceAll("\\s+", " ");
         }
     }
 
@@ -51,11 +52,15 @@ class PaperTest {
     void everyWordOfABriefCanBeSelectedInItsPdf() throws IOException {
         Page page = page(sponsor());
         String text = text(PagePdf.of(page));
-        assertThat(text).contains("Kestrel Ridge: the date and the budget").contains("Confidential: for the board alone");
+        assertThat(text)
+                .contains("Kestrel Ridge: the date and the budget")
+                .contains("Confidential: for the board alone");
         for (Told block : page.blocks()) {
             assertThat(text).contains(block.heading());
-            block.lines().forEach(line -> assertThat(text).contains(Normalizer.normalize(line.text(), Form.NFKC).replaceAll("\\s+", " ")));
-            block.grid().ifPresent(grid -> grid.rows().forEach(row -> assertThat(text).contains(row.get(0))));
+            block.lines().forEach(line -> assertThat(text)
+                    .contains(Normalizer.normalize(line.text(), Form.NFKC).replaceAll("\\s+", " ")));
+            block.grid().ifPresent(grid -> grid.rows()
+                    .forEach(row -> assertThat(text).contains(row.get(0))));
         }
         // Words in drawings are words of the page.
         assertThat(text).contains("A winter that closes the road");
@@ -64,7 +69,8 @@ class PaperTest {
     @Test
     void aPdfIsMadeForThoseWhoDoNotSeeIt() throws IOException {
         try (PDDocument document = Loader.loadPDF(PagePdf.of(page(sponsor())))) {
-            assertThat(document.getDocumentInformation().getTitle()).isEqualTo("Kestrel Ridge: the date and the budget");
+            assertThat(document.getDocumentInformation().getTitle())
+                    .isEqualTo("Kestrel Ridge: the date and the budget");
             assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo("en-GB");
             assertThat(document.getDocumentCatalog().getStructureTreeRoot()).isNotNull();
             List<String> bookmarks = new ArrayList<>();
@@ -72,10 +78,13 @@ class PaperTest {
                     document.getDocumentCatalog().getDocumentOutline().children()) {
                 bookmarks.add(item.getTitle());
             }
-            assertThat(bookmarks).startsWith("The answer", "How sure: date and budget").hasSize(8);
+            assertThat(bookmarks)
+                    .startsWith("The answer", "How sure: date and budget")
+                    .hasSize(8);
             for (PDPage sheet : document.getPages()) {
                 // Drawings are vectors.
-                assertThat(StreamSupport.stream(sheet.getResources().getXObjectNames().spliterator(), false)
+                assertThat(StreamSupport.stream(
+                                        sheet.getResources().getXObjectNames().spliterator(), false)
                                 .filter(name -> sheet.getResources().isImageXObject(name)))
                         .isEmpty();
             }
@@ -113,11 +122,14 @@ class PaperTest {
         List<Risk> risks = new ArrayList<>(plan.risks());
         Risk model = risks.get(0);
         for (int i = 0; i < 300; i++) {
-            risks.add(model.withId("X" + i).withTitle("Risk number " + i + " of many").withExclusiveGroup(Optional.empty()));
+            risks.add(model.withId("X" + i)
+                    .withTitle("Risk number " + i + " of many")
+                    .withExclusiveGroup(Optional.empty()));
         }
         Brief brief = Brief.of("b", "Register", "Register")
                 .withBlocks(List.of(BriefBlock.of("r", Kind.RISKS).withRows(Optional.of(400))));
-        byte[] pdf = PagePdf.of(Briefs.page(brief, Examples.simulated(plan.withRisks(risks).withScenarios(List.of()))));
+        byte[] pdf = PagePdf.of(
+                Briefs.page(brief, Examples.simulated(plan.withRisks(risks).withScenarios(List.of()))));
         String text = text(pdf);
         for (int i = 0; i < 300; i++) {
             assertThat(text).contains("Risk number " + i + " of many");
@@ -143,22 +155,27 @@ class PaperTest {
                     .extracting(XWPFParagraph::getText)
                     .containsExactlyElementsOf(
                             page.blocks().stream().map(Told::heading).toList());
-            assertThat(document.getTables()).hasSameSizeAs(page.blocks().stream()
-                    .filter(block -> block.grid().isPresent())
-                    .toList());
+            assertThat(document.getTables())
+                    .hasSameSizeAs(page.blocks().stream()
+                            .filter(block -> block.grid().isPresent())
+                            .toList());
             List<String> texts = document.getParagraphs().stream()
                     .flatMap(paragraph -> paragraph.getRuns().stream())
                     .flatMap(run -> run.getEmbeddedPictures().stream())
                     .map(picture ->
                             picture.getCTPicture().getNvPicPr().getCNvPr().getDescr())
                     .toList();
-            assertThat(texts).containsExactlyElementsOf(page.blocks().stream()
-                    .flatMap(block -> block.drawing().stream())
-                    .map(drawing -> drawing.alt())
-                    .toList());
+            assertThat(texts)
+                    .containsExactlyElementsOf(page.blocks().stream()
+                            .flatMap(block -> block.drawing().stream())
+                            .map(drawing -> drawing.alt())
+                            .toList());
             assertThat(document.getFooterList().get(0).getText()).contains("Confidential: for the board alone");
-            String all = document.getParagraphs().stream().map(XWPFParagraph::getText).reduce("", (a, b) -> a + "\n" + b);
-            page.blocks().forEach(block -> block.lines().forEach(line -> assertThat(all).contains(line.text())));
+            String all = document.getParagraphs().stream()
+                    .map(XWPFParagraph::getText)
+                    .reduce("", (a, b) -> a + "\n" + b);
+            page.blocks().forEach(block -> block.lines()
+                    .forEach(line -> assertThat(all).contains(line.text())));
         }
     }
 
@@ -171,7 +188,11 @@ class PaperTest {
         List<BriefBlock> blocks = new ArrayList<>(brief.blocks());
         blocks.add(words);
         String html = PageWeb.of(page(brief.withTitle("A & B").withBlocks(blocks)));
-        assertThat(html).doesNotContain("<script").doesNotContain("<img").contains("A &amp; B").contains("<svg ");
+        assertThat(html)
+                .doesNotContain("<script")
+                .doesNotContain("<img")
+                .contains("A &amp; B")
+                .contains("<svg ");
         assertThat(html).contains("&lt;script&gt;");
     }
 }

@@ -18,8 +18,8 @@ import org.junit.jupiter.api.Test;
 
 class FieldsTest {
     private final Ground ground = Examples.kestrel();
-    private final Fields fields = new Fields(
-            new Odds(ground), new Telling("en-GB", Days.WORKING, "EUR"), Plan.PROJECT, 0.8, List.of());
+    private final Fields fields =
+            new Fields(new Odds(ground), new Telling("en-GB", Days.WORKING, "EUR"), Plan.PROJECT, 0.8, List.of());
 
     @Test
     void numbersAreThoseOfTheSimulation() {
@@ -30,11 +30,14 @@ class FieldsTest {
         double place = 0.8 * (sorted.length - 1);
         String below = day(sorted[(int) place]);
         String above = day(sorted[(int) place + 1]);
-        assertThat(fields.value("sure.finish").orElseThrow()).isBetween(below.compareTo(above) < 0 ? below : above, below.compareTo(above) < 0 ? above : below);
+        assertThat(fields.value("sure.finish").orElseThrow())
+                .isBetween(below.compareTo(above) < 0 ? below : above, below.compareTo(above) < 0 ? above : below);
         assertThat(fields.value("plan.finish")).contains(day(result.planFinish()));
         assertThat(fields.value("iterations")).contains("2,000");
         assertThat(fields.value("p80.finish")).isEqualTo(fields.value("sure.finish"));
-        long kept = Arrays.stream(result.cost().totals()).filter(cost -> cost <= 5_050_000).count();
+        long kept = Arrays.stream(result.cost().totals())
+                .filter(cost -> cost <= 5_050_000)
+                .count();
         assertThat(fields.value("budget.often")).contains(Math.round(kept / 20.0) + " in a hundred");
     }
 
@@ -49,7 +52,8 @@ class FieldsTest {
             assertThat(change.was()).isEqualTo("1 January 2028");
             assertThat(change.now()).isEqualTo(fields.value("sure.finish").orElseThrow());
         });
-        assertThat(fields.line("We promise {sure.finish}.", Map.of("sure.finish", change(line))).changed())
+        assertThat(fields.line("We promise {sure.finish}.", Map.of("sure.finish", change(line)))
+                        .changed())
                 .isEmpty();
     }
 
@@ -60,8 +64,10 @@ class FieldsTest {
     @Test
     void aNumberThatThereIsNotIsSaidToBeLost() {
         Line line = fields.line("Take {scenario.V99.name} for {nothing}.", Map.of());
-        assertThat(line.pieces()).filteredOn(Line.Piece::lost).extracting(Line.Piece::field).containsExactly(
-                "scenario.V99.name", "nothing");
+        assertThat(line.pieces())
+                .filteredOn(Line.Piece::lost)
+                .extracting(Line.Piece::field)
+                .containsExactly("scenario.V99.name", "nothing");
         assertThat(line.text()).isEqualTo("Take [scenario.V99.name] for [nothing].");
     }
 

@@ -41,7 +41,9 @@ class TellingTest {
 
     @Test
     void aCurrencyThatNobodyKnowsIsWrittenByItsCode() {
-        assertThat(new Telling("en-GB", Days.WORKING, "QQQ").money(12_000)).contains("QQQ").contains("12k");
+        assertThat(new Telling("en-GB", Days.WORKING, "QQQ").money(12_000))
+                .contains("QQQ")
+                .contains("12k");
     }
 
     @Test

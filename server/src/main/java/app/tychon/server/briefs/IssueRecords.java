@@ -45,7 +45,8 @@ class IssueRecords {
                         "select i from IssueEntity i where i.runId = :run order by i.number", IssueEntity.class)
                 .setParameter("run", run)
                 .setMaxResults(1)
-                .getResultStream()
+                .getResultList()
+                .stream()
                 .findFirst();
     }
 
@@ -77,7 +78,8 @@ class IssueRecords {
                         "select l from ReadingLinkEntity l where l.digest = :digest and l.withdrawnAt is null",
                         ReadingLinkEntity.class)
                 .setParameter("digest", digest)
-                .getResultStream()
+                .getResultList()
+                .stream()
                 .findFirst();
     }
 
