@@ -13,6 +13,7 @@ import { usePlanOfStage } from "../../shared/ui/usePlanOfStage";
 import { BriefAside } from "./BriefAside";
 import { BriefPaper } from "./BriefPaper";
 import { type BriefLook, useLook } from "./briefStore";
+import { ExportsPanel } from "./ExportsPanel";
 import { IssuesPanel } from "./IssuesPanel";
 import { STARTERS } from "./kinds";
 import { UpdateDialog } from "./UpdateDialog";
@@ -117,6 +118,7 @@ function OneBrief({ plan, rows, id, look, onMake }: Props) {
         { id: "pdf", label: "Brief as PDF", href: briefFile(project, id, "file.pdf") },
         { id: "docx", label: "Brief as DOCX", href: briefFile(project, id, "file.docx") },
         { id: "issues", label: "Issued briefs and their links", run: () => look.set({ panel: "issues" }) },
+        { id: "exports", label: "Everything to take out", run: () => look.set({ panel: "exports" }) },
         { id: "remove", label: "Remove this brief", run: remove },
       ]}
       tools={
@@ -125,8 +127,19 @@ function OneBrief({ plan, rows, id, look, onMake }: Props) {
           <Plain color="action" onClick={() => setShown(true)} disabled={!view?.run}>
             Show it
           </Plain>
-          <Plain color="action" onClick={() => look.set({ panel: look.panel ? undefined : "issues" })}>
+          <Plain
+            color="action"
+            aria-pressed={look.panel === "issues"}
+            onClick={() => look.set({ panel: look.panel === "issues" ? undefined : "issues" })}
+          >
             Issue and links
+          </Plain>
+          <Plain
+            color="action"
+            aria-pressed={look.panel === "exports"}
+            onClick={() => look.set({ panel: look.panel === "exports" ? undefined : "exports" })}
+          >
+            Take out
           </Plain>
           {view?.run && (
             <>
@@ -149,15 +162,18 @@ function OneBrief({ plan, rows, id, look, onMake }: Props) {
         </>
       }
       beside={
-        look.panel === "issues" &&
-        view && (
+        view &&
+        ((look.panel === "issues" && (
           <IssuesPanel
             plan={plan}
             brief={view}
             onOpen={setIssue}
             onClose={() => look.set({ panel: undefined })}
           />
-        )
+        )) ||
+          (look.panel === "exports" && (
+            <ExportsPanel plan={plan} brief={view} onClose={() => look.set({ panel: undefined })} />
+          )))
       }
     >
       {brief.isError && (

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { type PointerEvent, useState } from "react";
 import type { BriefAxis, BriefDrawing, PlanView } from "../../shared/api/client";
+import { useBriefCurves } from "../../shared/api/briefs";
 import { formatDay } from "../../shared/format/dates";
 import { formatChance, formatMoney, parseNumber } from "../../shared/format/numbers";
 import { DrawingPicture } from "./DrawingPicture";
@@ -8,6 +9,7 @@ import { PAPER } from "./paper";
 import { chanceAt, valueAt, valueOf, xOf } from "./readOff";
 
 const Input = chakra("input");
+const Button = chakra("button");
 const MINUTE_MS = 60_000;
 const STEP = 0.01;
 
@@ -15,11 +17,19 @@ interface Props {
   plan: PlanView;
   drawing: BriefDrawing;
   axes: readonly BriefAxis[];
+  /** The brief whose scenarios can be switched to; nothing where none can. */
+  curves?: string;
 }
 
 /** A drawing with a reading line on each distribution: dragged, moved by arrows, or asked for by a chance. */
-export function ReadOff({ plan, drawing, axes }: Props) {
-  const [chances, setChances] = useState<number[]>(() => axes.map(() => plan.project.confidence / 100));
+export function ReadOff({ plan, drawing, axes: own, curves }: Props) {
+  const [switched, setSwitched] = useState("");
+  const scenarios = useBriefCurves(plan.project.id, curves);
+  const other = scenarios.data?.find(({ id }) => id === switched);
+  const axes = own.map((axis) =>
+    other ? { ...axis, quantiles: axis.what === "cost" ? other.cost : other.finish } : axis,
+  );
+  const [chances, setChances] = useState<number[]>(() => own.map(() => plan.project.confidence / 100));
   const set = (index: number, chance: number) =>
     setChances((now) => now.map((one, i) => (i === index ? Math.max(0, Math.min(1, chance)) : one)));
   const tell = (axis: BriefAxis, value: number) =>
@@ -64,6 +74,7 @@ export function ReadOff({ plan, drawing, axes }: Props) {
                 height={axis.bottom - axis.top}
                 fill="transparent"
               />
+              {other && <Ghost axis={own[i] ?? axis} chance={chance} />}
               <line
                 x1={x}
                 x2={x}
@@ -77,6 +88,22 @@ export function ReadOff({ plan, drawing, axes }: Props) {
           );
         })}
       </DrawingPicture>
+      {(scenarios.data?.length ?? 0) > 0 && (
+        <Flex role="group" aria-label="What if" gap="5" mb="3" fontSize="16px" wrap="wrap">
+          {[{ id: "", name: "The plan as it stands" }, ...(scenarios.data ?? [])].map(({ id, name }) => (
+            <Button
+              key={id}
+              aria-pressed={id === switched}
+              color={PAPER.action}
+              fontWeight={id === switched ? "650" : "400"}
+              borderBottom={`2px solid ${id === switched ? PAPER.action : "transparent"}`}
+              onClick={() => setSwitched(id)}
+            >
+              {name}
+            </Button>
+          ))}
+        </Flex>
+      )}
       <Flex gap="10" fontSize="20px" wrap="wrap">
         {axes.map((axis, i) => {
           const chance = chances[i] ?? 0;
@@ -102,10 +129,29 @@ export function ReadOff({ plan, drawing, axes }: Props) {
               <Box fontWeight="600" data-testid={`read-${axis.what}`}>
                 {tell(axis, valueAt(axis, chance))}
               </Box>
+              {other && (
+                <Box color={PAPER.soft}>instead of {tell(axis, valueAt(own[i] ?? axis, chance))}</Box>
+              )}
             </Flex>
           );
         })}
       </Flex>
     </Box>
+  );
+}
+
+/** Where the reading line would stand in the plan as it stands. */
+function Ghost({ axis, chance }: { axis: BriefAxis; chance: number }) {
+  const x = xOf(axis, valueAt(axis, chance));
+  return (
+    <line
+      x1={x}
+      x2={x}
+      y1={axis.top - 4}
+      y2={axis.bottom + 4}
+      stroke={PAPER.soft}
+      strokeWidth="1.5"
+      strokeDasharray="3 3"
+    />
   );
 }

@@ -6,6 +6,7 @@ import { headingOf } from "./kinds";
 import { Lines } from "./Lines";
 import { PAPER } from "./paper";
 import { PaperTable } from "./PaperTable";
+import { PlayFuture } from "./PlayFuture";
 import { ReadOff } from "./ReadOff";
 
 const Button = chakra("button");
@@ -61,7 +62,7 @@ export function ShowBrief({ plan, brief, onClose }: Props) {
           <Box>{brief.under}</Box>
         </Flex>
         <Box flex="1" minH="0" overflow="auto" px="8">
-          {block && <Slide key={block.id} plan={plan} block={block} />}
+          {block && <Slide key={block.id} plan={plan} brief={brief} block={block} />}
         </Box>
         <Flex px="8" py="3" gap="6" align="center" color={PAPER.action}>
           <Button onClick={() => step(-1)} disabled={at === 0} color={at === 0 ? PAPER.soft : undefined}>
@@ -86,10 +87,11 @@ export function ShowBrief({ plan, brief, onClose }: Props) {
 
 const isRead = (axis: BriefAxis) => axis.quantiles.length > 1;
 
-function Slide({ plan, block }: { plan: PlanView; block: BriefBlock }) {
+function Slide({ plan, brief, block }: { plan: PlanView; brief: BriefView; block: BriefBlock }) {
   const { told } = block;
   if (!told) return null;
   const axes = told.drawing?.axes.filter(isRead) ?? [];
+  const rows = brief.scenario ? undefined : told.drawing?.axes.find((axis) => axis.what === "rows");
   return (
     <Box maxW="1080px" mx="auto" pb="6">
       <Box as="h1" fontSize="34px" fontWeight="600" lineHeight="1.2" mb="3">
@@ -98,12 +100,24 @@ function Slide({ plan, block }: { plan: PlanView; block: BriefBlock }) {
       <Box fontSize="1.35em">
         <Lines lines={told.lines} large />
       </Box>
-      {told.drawing &&
-        (axes.length > 0 ? (
-          <ReadOff plan={plan} drawing={told.drawing} axes={axes} />
-        ) : (
-          <DrawingPicture drawing={told.drawing} />
-        ))}
+      {told.drawing && axes.length > 0 && (
+        <ReadOff
+          plan={plan}
+          drawing={told.drawing}
+          axes={axes}
+          curves={block.of === undefined && !brief.scenario ? brief.id : undefined}
+        />
+      )}
+      {told.drawing && axes.length === 0 && rows && brief.run && (
+        <PlayFuture
+          plan={plan}
+          run={brief.run.id}
+          iterations={brief.run.done}
+          drawing={told.drawing}
+          axis={rows}
+        />
+      )}
+      {told.drawing && axes.length === 0 && !rows && <DrawingPicture drawing={told.drawing} />}
       {told.table && <PaperTable table={told.table} label={told.heading} />}
       {told.notes.map((note, i) => (
         <Box key={i} color={PAPER.soft}>

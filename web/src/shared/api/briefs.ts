@@ -69,6 +69,15 @@ export function useBriefUpdate(project: string, brief: string, run: number, revi
   });
 }
 
+/** Finish and cost of every scenario beside what a brief is of. */
+export function useBriefCurves(project: string, brief?: string) {
+  return useQuery({
+    queryKey: [...briefsKey(project), "curves", brief],
+    queryFn: () => answer(http.GET("/api/projects/{id}/briefs/{brief}/curves", about(project, brief ?? ""))),
+    enabled: brief !== undefined,
+  });
+}
+
 const ofBlock = (project: string, brief: string, block: string) => ({
   params: { path: { id: project, brief, block } },
 });
@@ -183,3 +192,17 @@ export const briefFile = (project: string, brief: string, file: string) =>
   `/api/projects/${project}/briefs/${encodeURIComponent(brief)}/${file}`;
 export const issueFile = (project: string, issue: string, file: string) =>
   `/api/projects/${project}/issues/${issue}/${file}`;
+
+/** The tables of a run that can be taken out. */
+export function useExports(project: string) {
+  return useQuery({
+    queryKey: ["exports"],
+    queryFn: () =>
+      answer(http.GET("/api/projects/{id}/exports", { params: { path: { id: project } } as never })),
+    staleTime: Infinity,
+  });
+}
+
+/** @param run number of the run that a table is of */
+export const exportFile = (project: string, file: string, run: number) =>
+  `/api/projects/${project}/exports/${file}?run=${run}`;

@@ -2116,6 +2116,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/exports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exports"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/{part}.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/workbook.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["workbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/edits": {
         parameters: {
             query?: never;
@@ -2332,6 +2380,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["briefDocx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/briefs/{brief}/curves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["briefCurves"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3086,6 +3150,12 @@ export interface components {
             iterations: number;
             values: string[];
         };
+        CurveRow: {
+            id: string;
+            name: string;
+            finish: number[];
+            cost: number[];
+        };
         CurvesViewDouble: {
             curves: components["schemas"]["CurveDouble"][];
         };
@@ -3132,6 +3202,7 @@ export interface components {
             alt: string;
             marks: components["schemas"]["MarkView"][];
             axes: components["schemas"]["AxisView"][];
+            spots: components["schemas"]["SpotView"][];
         };
         DriftPoint: {
             /** Format: uuid */
@@ -3372,6 +3443,10 @@ export interface components {
             to: string;
             name: string;
             shifts: string[][];
+        };
+        ExportRow: {
+            part: string;
+            title: string;
         };
         ExposureStep: {
             /** Format: date */
@@ -4884,6 +4959,11 @@ export interface components {
             /** Format: int32 */
             floatFutures: number;
             rows: components["schemas"]["SpareRow"][];
+        };
+        SpotView: {
+            id: string;
+            /** Format: double */
+            y: number;
         };
         StairInside: {
             cause: string;
@@ -8634,6 +8714,75 @@ export interface operations {
             };
         };
     };
+    exports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ExportRow"][];
+                };
+            };
+        };
+    };
+    exportCsv: {
+        parameters: {
+            query?: {
+                run?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    workbook: {
+        parameters: {
+            query?: {
+                run?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     listEdits: {
         parameters: {
             query?: never;
@@ -8947,6 +9096,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    briefCurves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                brief: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CurveRow"][];
                 };
             };
         };

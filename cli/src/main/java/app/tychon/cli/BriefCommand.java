@@ -2,11 +2,13 @@ package app.tychon.cli;
 
 import app.tychon.brief.Briefs;
 import app.tychon.brief.Starter;
+import app.tychon.brief.ground.Ground;
 import app.tychon.brief.ground.Simulated;
 import app.tychon.brief.paper.Page;
 import app.tychon.brief.paper.PageDocx;
 import app.tychon.brief.paper.PagePdf;
 import app.tychon.brief.paper.PageWeb;
+import app.tychon.brief.workbook.RunWorkbook;
 import app.tychon.cli.Complaints.BadInputException;
 import app.tychon.core.model.Brief;
 import app.tychon.core.model.Plan;
@@ -15,6 +17,7 @@ import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.exchange.ProjectFileReader;
 import java.io.BufferedInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -51,7 +54,7 @@ final class BriefCommand implements Callable<Integer> {
             names = "--out",
             paramLabel = "FILE",
             required = true,
-            description = "a file ending in .pdf, .docx or .html; repeatable")
+            description = "a file ending in .pdf, .docx, .html, or .xlsx for everything as tables; repeatable")
     private List<Path> out = new ArrayList<>();
 
     @Option(
@@ -86,8 +89,8 @@ final class BriefCommand implements Callable<Integer> {
     private void make() throws IOException, BadInputException {
         List<String> wrong = out.stream()
                 .filter(one -> Form.of(one).isEmpty())
-                .map(one ->
-                        "--out: a brief can be a .pdf, .docx or .html; \"" + one.getFileName() + "\" is none of them")
+                .map(one -> "--out: a brief can be a .pdf, .docx or .html, its numbers an .xlsx; \"" + one.getFileName()
+                        + "\" is none of them")
                 .toList();
         if (!wrong.isEmpty()) {
             throw new BadInputException(wrong);
@@ -98,10 +101,10 @@ final class BriefCommand implements Callable<Integer> {
             RunSettings settings = new RunSettings(iterations, seed, sampling, threads == null ? cores : threads);
             Plan plan = ProjectFileReader.read(in);
             Brief wanted = wanted(plan);
-            Page page = Briefs.page(
-                    wanted, Simulated.of(plan, scenario(plan, wanted), settings, attended, LocalDateTime.now()));
+            Ground ground = Simulated.of(plan, scenario(plan, wanted), settings, attended, LocalDateTime.now());
+            Page page = Briefs.page(wanted, ground);
             for (Path one : out) {
-                write(Form.of(one).orElseThrow().of(page), one);
+                write(Form.of(one).orElseThrow().of(page, ground), one);
                 spec.commandLine().getOut().println(one + ": " + page.title());
             }
             spec.commandLine().getOut().flush();
@@ -156,7 +159,9 @@ final class BriefCommand implements Callable<Integer> {
     private enum Form {
         PDF,
         DOCX,
-        HTML;
+        HTML,
+        /** Everything of the simulation, as tables. */
+        XLSX;
 
         static Optional<Form> of(Path file) {
             String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
@@ -168,11 +173,16 @@ final class BriefCommand implements Callable<Integer> {
             return Optional.empty();
         }
 
-        byte[] of(Page page) {
+        byte[] of(Page page, Ground ground) throws IOException {
             return switch (this) {
                 case PDF -> PagePdf.of(page);
                 case DOCX -> PageDocx.of(page);
                 case HTML -> PageWeb.of(page).getBytes(StandardCharsets.UTF_8);
+                case XLSX -> {
+                    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+                    RunWorkbook.write(ground, bytes);
+                    yield bytes.toByteArray();
+                }
             };
         }
     }

@@ -116,6 +116,7 @@ final class TurnsOut {
             }
         }
         return new Row(
+                node.id(),
                 node.name(),
                 level,
                 start,

@@ -9,8 +9,9 @@ import java.util.Optional;
  * @param width  of what is drawn on, 96 to the inch
  * @param alt    what it shows, for those who do not see it
  * @param axes   scales along which a value can be read off
+ * @param spots  where single things of the plan are drawn
  */
-public record Drawing(double width, double height, String alt, List<Mark> marks, List<Axis> axes) {
+public record Drawing(double width, double height, String alt, List<Mark> marks, List<Axis> axes, List<Spot> spots) {
     /** As wide as the text of a page. */
     public static final double PAGE = 640;
 
@@ -36,8 +37,12 @@ public record Drawing(double width, double height, String alt, List<Mark> marks,
             double[] quantiles,
             Optional<String> scenario) {}
 
+    /** @param y of the middle of its row */
+    public record Spot(String id, double y) {}
+
     public Drawing {
         marks = List.copyOf(marks);
         axes = List.copyOf(axes);
+        spots = List.copyOf(spots);
     }
 }

@@ -1,6 +1,7 @@
 package app.tychon.brief.drawing;
 
 import app.tychon.brief.drawing.Drawing.Axis;
+import app.tychon.brief.drawing.Drawing.Spot;
 import app.tychon.brief.drawing.Mark.Anchor;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
@@ -17,6 +18,7 @@ final class Pen {
 
     private final List<Mark> marks = new ArrayList<>();
     private final List<Axis> axes = new ArrayList<>();
+    private final List<Spot> spots = new ArrayList<>();
 
     void area(Path2D shape, Ink ink, double opacity) {
         marks.add(new Mark.Area(shape, ink, opacity));
@@ -99,7 +101,11 @@ final class Pen {
         axes.add(axis);
     }
 
+    void spot(String id, double y) {
+        spots.add(new Spot(id, y));
+    }
+
     Drawing drawing(double width, double height, String alt) {
-        return new Drawing(width, height, alt, marks, axes);
+        return new Drawing(width, height, alt, marks, axes, spots);
     }
 }

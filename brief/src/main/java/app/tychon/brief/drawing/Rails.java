@@ -29,6 +29,7 @@ public final class Rails {
      * @param sure    when as many have as one wants to be sure of
      */
     public record Row(
+            String id,
             String name,
             int level,
             double planStart,
@@ -98,6 +99,7 @@ public final class Rails {
                     Ink.INK);
         }
         double middle = y + ROW / 2;
+        pen.spot(row.id(), middle);
         mist(pen, row, placed, middle);
         pen.line(placed.of(row.planStart()), middle, placed.of(row.planFinish()), middle, Ink.MARIGOLD, 2);
         notch(pen, placed.of(row.half()), middle, 5, 1.4);

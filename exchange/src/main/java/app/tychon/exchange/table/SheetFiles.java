@@ -49,23 +49,33 @@ public final class SheetFiles {
      *
      * @throws IllegalArgumentException for a text that no cell of a workbook can hold; nothing is written then
      */
-    public static void xlsx(Sheet from, OutputStream out) throws IOException {
-        refuseTooLong(from);
+    public static void xlsx(Sheet sheet, OutputStream out) throws IOException {
+        xlsx(List.of(sheet), out);
+    }
+
+    /** The same of several, a sheet each. */
+    public static void xlsx(List<Sheet> sheets, OutputStream out) throws IOException {
+        sheets.forEach(SheetFiles::refuseTooLong);
         try (Workbook workbook = new Workbook(out, "Tychon", "1.0")) {
-            Worksheet sheet = workbook.newWorksheet(from.title());
-            int last = from.columns().size() - 1;
-            for (int c = 0; c <= last; c++) {
-                sheet.value(0, c, from.columns().get(c).title());
-                sheet.width(c, from.columns().get(c).width());
+            for (Sheet sheet : sheets) {
+                write(workbook.newWorksheet(sheet.title()), sheet);
             }
-            sheet.range(0, 0, 0, last).style().bold().fillColor("E3F0EE").set();
-            sheet.freezePane(from.frozen(), 1);
-            for (int i = 0; i < from.lines().size(); i++) {
-                write(sheet, i + 1, from.name(), from.lines().get(i));
-            }
-            if (!from.lines().isEmpty()) {
-                sheet.setAutoFilter(0, 0, from.lines().size(), last);
-            }
+        }
+    }
+
+    private static void write(Worksheet sheet, Sheet from) {
+        int last = from.columns().size() - 1;
+        for (int c = 0; c <= last; c++) {
+            sheet.value(0, c, from.columns().get(c).title());
+            sheet.width(c, from.columns().get(c).width());
+        }
+        sheet.range(0, 0, 0, last).style().bold().fillColor("E3F0EE").set();
+        sheet.freezePane(from.frozen(), 1);
+        for (int i = 0; i < from.lines().size(); i++) {
+            write(sheet, i + 1, from.name(), from.lines().get(i));
+        }
+        if (!from.lines().isEmpty()) {
+            sheet.setAutoFilter(0, 0, from.lines().size(), last);
         }
     }
 

@@ -89,6 +89,12 @@ class BriefController {
         return BriefUpdate.of(pages.view(id, brief, Optional.empty()), pages.view(id, brief, Optional.of(run)), run);
     }
 
+    /** Finish and cost of every scenario beside what the brief is of, to be switched in front of its readers. */
+    @GetMapping("/{brief}/curves")
+    List<CurveRow> briefCurves(@PathVariable UUID id, @PathVariable String brief) {
+        return pages.curves(id, brief);
+    }
+
     /** The numbers that sentences of a block can hold, with what they say. */
     @GetMapping("/{brief}/blocks/{block}/fields")
     List<Field> blockFields(@PathVariable UUID id, @PathVariable String brief, @PathVariable String block) {

@@ -137,6 +137,21 @@ class BriefPages {
         return new RunGround(run, bound.others(), opened, archive, bound.scenario());
     }
 
+    /**
+     * A run of a project as it can be told of.
+     *
+     * @param run its number; the latest where there is none
+     * @throws NotFoundException where there is no such run, or none at all
+     */
+    Ground ground(UUID project, Optional<Integer> run) {
+        plans.find(project);
+        Bound bound = bound(project, Brief.of("", "", ""), run);
+        bound.fault().ifPresent(why -> {
+            throw new NotFoundException(why);
+        });
+        return ground(bound);
+    }
+
     /** A brief as far as it is known; what takes longer is worked out meanwhile. */
     BriefView view(UUID project, String id, Optional<Integer> run) {
         Bound bound = bound(project, brief(project, id), run);
@@ -238,6 +253,11 @@ class BriefPages {
             }
         }
         return Briefs.page(bound.brief(), ground, teller, blocks);
+    }
+
+    /** The distributions of what a brief tells of, and of each scenario beside it. */
+    List<CurveRow> curves(UUID project, String id) {
+        return CurveRow.of(ground(bound(project, brief(project, id), Optional.empty())));
     }
 
     /** The run whose numbers a brief tells. */

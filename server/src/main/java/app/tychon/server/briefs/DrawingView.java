@@ -15,9 +15,11 @@ import java.util.Locale;
 /**
  * A drawing as marks, in the words of SVG.
  *
- * @param alt what it shows, for those who do not see it
+ * @param alt   what it shows, for those who do not see it
+ * @param spots where rows of the plan are drawn
  */
-record DrawingView(double width, double height, String alt, List<MarkView> marks, List<AxisView> axes) {
+record DrawingView(
+        double width, double height, String alt, List<MarkView> marks, List<AxisView> axes, List<SpotView> spots) {
 
     /**
      * A mark: a path that is filled, a path that is a line, or a label.
@@ -105,12 +107,18 @@ record DrawingView(double width, double height, String alt, List<MarkView> marks
         }
     }
 
+    /** @param y of the middle of its row */
+    record SpotView(String id, double y) {}
+
     static DrawingView of(Drawing drawing) {
         return new DrawingView(
                 drawing.width(),
                 drawing.height(),
                 drawing.alt(),
                 drawing.marks().stream().map(MarkView::of).toList(),
-                drawing.axes().stream().map(AxisView::of).toList());
+                drawing.axes().stream().map(AxisView::of).toList(),
+                drawing.spots().stream()
+                        .map(spot -> new SpotView(spot.id(), spot.y()))
+                        .toList());
     }
 }

@@ -41,8 +41,8 @@ class IssueRecords {
     }
 
     Optional<IssueEntity> restingOn(UUID run) {
-        return entities.createQuery(
-                        "select i from IssueEntity i where i.runId = :run order by i.number", IssueEntity.class)
+        return entities
+                .createQuery("select i from IssueEntity i where i.runId = :run order by i.number", IssueEntity.class)
                 .setParameter("run", run)
                 .setMaxResults(1)
                 .getResultList()
@@ -74,7 +74,8 @@ class IssueRecords {
 
     /** The link of a digest that has not been withdrawn. */
     Optional<ReadingLinkEntity> link(byte[] digest) {
-        return entities.createQuery(
+        return entities
+                .createQuery(
                         "select l from ReadingLinkEntity l where l.digest = :digest and l.withdrawnAt is null",
                         ReadingLinkEntity.class)
                 .setParameter("digest", digest)
