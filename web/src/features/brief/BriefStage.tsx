@@ -1,5 +1,5 @@
 import { Box, Button, chakra, Flex, Menu, Portal } from "@chakra-ui/react";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { Navigate } from "react-router";
 import type { BriefView, PlanView } from "../../shared/api/client";
 import { briefFile, useBrief, useBriefEdits, useBriefs } from "../../shared/api/briefs";
@@ -33,11 +33,14 @@ export function BriefStage() {
   const rows = briefs.data ?? [];
   const open = rows.find((row) => row.id === look.brief) ?? rows[0];
   const edits = useBriefEdits(id);
+  const latest = useRuns(id).data?.find((run) => run.levelFinish !== undefined);
   const make = (starter: string) =>
-    void edits.change([{ id: freeId(rows.map((row) => row.id)), add: true, starter } as never]).then(
-      () => look.set({ brief: freeId(rows.map((row) => row.id)), block: undefined, typing: false }),
-      (error: unknown) => notify(refusalOf(error)),
-    );
+    void edits
+      .change([{ id: freeId(rows.map((row) => row.id)), add: true, starter, run: latest?.number } as never])
+      .then(
+        () => look.set({ brief: freeId(rows.map((row) => row.id)), block: undefined, typing: false }),
+        (error: unknown) => notify(refusalOf(error)),
+      );
   if (scenario) return <Navigate to={`/projects/${scenario.of}/brief`} replace />;
   if (briefs.isError)
     return (
@@ -87,6 +90,7 @@ function OneBrief({ plan, rows, id, look, onMake }: Props) {
   const { id: project, revision } = plan.project;
   const brief = useBrief(project, id, revision);
   const [shown, setShown] = useState(false);
+  const hide = useCallback(() => setShown(false), []);
   const [updating, setUpdating] = useState(false);
   const [issue, setIssue] = useState<string>();
   const edits = useBriefEdits(project);
@@ -157,7 +161,7 @@ function OneBrief({ plan, rows, id, look, onMake }: Props) {
       }
       over={
         <>
-          {shown && view && <ShowBrief plan={plan} brief={view} onClose={() => setShown(false)} />}
+          {shown && view && <ShowBrief plan={plan} brief={view} onClose={hide} />}
           {issue && <IssuedBrief project={project} issue={issue} onClose={() => setIssue(undefined)} />}
         </>
       }

@@ -14,6 +14,8 @@ export function DrawingPicture({ drawing, children }: { drawing: BriefDrawing; c
       role="img"
       aria-label={drawing.alt}
       my="2"
+      // As wide as in print, where figures are not set in columns.
+      fontVariantNumeric="normal"
     >
       {drawing.marks.map((mark, i) =>
         mark.text !== undefined ? (

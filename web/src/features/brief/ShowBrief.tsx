@@ -28,10 +28,14 @@ export function ShowBrief({ plan, brief, onClose }: Props) {
     const element = box.current;
     element?.focus();
     void element?.requestFullscreen?.().catch(() => undefined);
+    // Esc leaves the whole screen before any page hears of it.
+    const left = () => !document.fullscreenElement && onClose();
+    document.addEventListener("fullscreenchange", left);
     return () => {
+      document.removeEventListener("fullscreenchange", left);
       if (document.fullscreenElement) void document.exitFullscreen();
     };
-  }, []);
+  }, [onClose]);
   return (
     <Portal>
       {/* Keys step through it while it has the focus itself. */}
@@ -50,8 +54,8 @@ export function ShowBrief({ plan, brief, onClose }: Props) {
         color={PAPER.ink}
         onKeyDown={(event) => {
           if (event.key === "Escape") onClose();
-          else if (event.target !== event.currentTarget) return;
-          else if (event.key === "ArrowRight" || event.key === "PageDown" || event.key === " ") step(1);
+          else if (isMoved(event.target)) return;
+          else if (event.key === "ArrowRight" || event.key === "PageDown") step(1);
           else if (event.key === "ArrowLeft" || event.key === "PageUp") step(-1);
           else if (event.key === "Home") setAt(0);
           else if (event.key === "End") setAt(blocks.length - 1);
@@ -84,6 +88,10 @@ export function ShowBrief({ plan, brief, onClose }: Props) {
     </Portal>
   );
 }
+
+/** Whether keys move or fill what has the focus. */
+const isMoved = (target: EventTarget) =>
+  target instanceof Element && target.matches("input, [role='slider']");
 
 const isRead = (axis: BriefAxis) => axis.quantiles.length > 1;
 

@@ -163,6 +163,27 @@ class AccessibilityJourneyTest extends Journey {
     }
 
     @Test
+    void everyPartOfTheBrief() throws IOException {
+        bringIn(DEMO);
+        browser.goTo("Brief");
+        browser.press("Record one");
+        browser.read("[data-block='options']", "Early hearing");
+        lookInBothColours("brief");
+        browser.see("[data-block='decide']").click();
+        browser.press("Issue and links");
+        browser.press("Issue this brief as it is");
+        browser.press("Copy a link to read");
+        lookInBothColours("a block that is chosen, and what was issued");
+        browser.see("[data-block='answer']").sendKeys(Keys.F2);
+        browser.see("[aria-label='Words of the block']");
+        browser.press("Take out");
+        look("words that are typed, and everything to take out");
+        browser.press("Show it");
+        browser.see("[data-testid='shown-place']");
+        look("the brief on the whole screen");
+    }
+
+    @Test
     void everyViewOfTheScenarios() throws IOException {
         openDemo();
         browser.goTo("Scenarios");

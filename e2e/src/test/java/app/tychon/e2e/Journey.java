@@ -8,6 +8,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.concurrent.BlockingDeque;
 import java.util.concurrent.LinkedBlockingDeque;
 import org.junit.jupiter.api.AfterEach;
@@ -15,6 +16,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.support.ui.FluentWait;
 
 /**
  * Journeys through the real server in the real browser: one server and a few browsers for all, each journey
@@ -120,5 +122,20 @@ abstract class Journey {
     /** The open project's part of the address, such as /0191…. */
     String project() {
         return browser.address().replaceAll(".*/projects(/[^/]+)/.*", "$1");
+    }
+
+    /** A file that the page hands over, once all of it is there. */
+    byte[] handedOver(String name) {
+        Path file = browser.downloads().resolve(name);
+        return new FluentWait<>(file)
+                .withTimeout(Duration.ofSeconds(20))
+                .pollingEvery(Duration.ofMillis(50))
+                .until(path -> {
+                    try {
+                        return Files.exists(path) && Files.size(path) > 0 ? Files.readAllBytes(path) : null;
+                    } catch (IOException e) {
+                        return null;
+                    }
+                });
     }
 }

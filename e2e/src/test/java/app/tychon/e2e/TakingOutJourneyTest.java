@@ -5,30 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.support.ui.FluentWait;
 
 /** What is seen can be taken along: as a picture, a table, a file; and a table can be pasted in. */
 class TakingOutJourneyTest extends Journey {
     private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G'};
-
-    /** A file that the page hands over, once all of it is there. */
-    private byte[] handedOver(String name) {
-        Path file = browser.downloads().resolve(name);
-        return new FluentWait<>(file)
-                .withTimeout(Duration.ofSeconds(20))
-                .pollingEvery(Duration.ofMillis(50))
-                .until(path -> {
-                    try {
-                        return Files.exists(path) && Files.size(path) > 0 ? Files.readAllBytes(path) : null;
-                    } catch (IOException e) {
-                        return null;
-                    }
-                });
-    }
 
     private void takeOut(String entry) {
         browser.pressLabelled("Take out");
