@@ -34,6 +34,7 @@ describe("what a search finds", () => {
       "Odds",
       "Drivers",
       "Scenarios",
+      "Brief",
     ]);
   });
 

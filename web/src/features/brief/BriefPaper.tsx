@@ -1,9 +1,11 @@
-import { Box, Theme } from "@chakra-ui/react";
+import { Box, chakra, Theme } from "@chakra-ui/react";
 import type { BriefView, PlanView, RunView } from "../../shared/api/client";
 import { BlockPaper } from "./BlockPaper";
 import type { BriefLook } from "./briefStore";
 import { PAPER } from "./paper";
 import type { BriefWays } from "./useBriefWays";
+
+const Button = chakra("button");
 
 interface Props {
   plan: PlanView;
@@ -42,7 +44,13 @@ export function BriefPaper({ plan, brief, runs, ways, look }: Props) {
           </Box>
           {brief.fault && (
             <Box role="alert" color={PAPER.again} mb="3">
-              {brief.fault}
+              {brief.fault}{" "}
+              {!brief.run && !ways.recording && (
+                <Button color={PAPER.action} textDecoration="underline" onClick={ways.record}>
+                  Record a run
+                </Button>
+              )}
+              {!brief.run && ways.recording && "It is being recorded…"}
             </Box>
           )}
           {brief.blocks.length === 0 && (

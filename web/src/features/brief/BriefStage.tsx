@@ -1,7 +1,7 @@
 import { Box, Button, chakra, Flex, Menu, Portal } from "@chakra-ui/react";
 import { useCallback, useState } from "react";
 import { Navigate } from "react-router";
-import type { BriefView, PlanView } from "../../shared/api/client";
+import type { BriefView, PlanView, RunView } from "../../shared/api/client";
 import { briefFile, useBrief, useBriefEdits, useBriefs } from "../../shared/api/briefs";
 import { refusalOf } from "../../shared/api/edits";
 import { useRuns } from "../../shared/api/runs";
@@ -88,7 +88,9 @@ interface Props {
 
 function OneBrief({ plan, rows, id, look, onMake }: Props) {
   const { id: project, revision } = plan.project;
-  const brief = useBrief(project, id, revision);
+  const runs = useRuns(project).data ?? [];
+  const known = runs.filter((run) => run.levelFinish !== undefined).map((run) => `${run.number} ${run.done}`);
+  const brief = useBrief(project, id, revision, known.join());
   const [shown, setShown] = useState(false);
   const hide = useCallback(() => setShown(false), []);
   const [updating, setUpdating] = useState(false);
@@ -186,7 +188,9 @@ function OneBrief({ plan, rows, id, look, onMake }: Props) {
         </Notice>
       )}
       {!view && !brief.isError && <Notice>Reading the brief…</Notice>}
-      {view && <Page plan={plan} brief={view} look={look} updating={updating} onUpdating={setUpdating} />}
+      {view && (
+        <Page plan={plan} brief={view} runs={runs} look={look} updating={updating} onUpdating={setUpdating} />
+      )}
     </Stage>
   );
 }
@@ -194,13 +198,13 @@ function OneBrief({ plan, rows, id, look, onMake }: Props) {
 interface PageProps {
   plan: PlanView;
   brief: BriefView;
+  runs: readonly RunView[];
   look: BriefLook;
   updating: boolean;
   onUpdating: (on: boolean) => void;
 }
 
-function Page({ plan, brief, look, updating, onUpdating }: PageProps) {
-  const runs = useRuns(plan.project.id).data ?? [];
+function Page({ plan, brief, runs, look, updating, onUpdating }: PageProps) {
   const ways = useBriefWays(plan, brief, runs, look);
   return (
     <Flex height="100%">

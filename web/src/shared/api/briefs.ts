@@ -36,12 +36,16 @@ function withOld(now: BriefView, old?: BriefView): BriefView {
   };
 }
 
-/** A brief with its numbers; blocks that take longer come as they are worked out. */
-export function useBrief(project: string, brief: string, revision: number) {
+/**
+ * A brief with its numbers; blocks that take longer come as they are worked out.
+ *
+ * @param runs what tells whether there are other runs than before
+ */
+export function useBrief(project: string, brief: string, revision: number, runs: string) {
   const client = useQueryClient();
   const key = [...briefsKey(project), "one", brief];
   return useQuery({
-    queryKey: [...key, revision],
+    queryKey: [...key, revision, runs],
     queryFn: async () => {
       const now = await answer(http.GET("/api/projects/{id}/briefs/{brief}", about(project, brief)));
       const working = isWorking(now);
