@@ -23,8 +23,8 @@ export function DrawingPicture({ drawing, children }: { drawing: BriefDrawing; c
             key={i}
             x={mark.x}
             y={mark.y}
-            fontSize={mark.size}
-            fontWeight={mark.strong ? 600 : 400}
+            // As a style: what the page says of all texts of drawings would go before an attribute.
+            style={{ fontSize: mark.size, fontWeight: mark.strong ? 600 : 400 }}
             textAnchor={mark.anchor as "start" | "middle" | "end"}
             fill={mark.colour}
           >

@@ -40,10 +40,12 @@ export function ExportsPanel({ plan, brief, onClose }: Props) {
           </Button>
           {tables.isError && <Box role="alert">{tables.error.message}</Box>}
           {tables.data?.map(({ part, title }) => (
-            <Flex key={part} gap="2">
+            <Flex key={part} gap="2" minH="26px" align="center">
               <Box flex="1">{title}</Box>
               <Link
                 color="action"
+                px="1"
+                lineHeight="26px"
                 href={exportFile(id, `${part}.csv`, run.number)}
                 aria-label={`${title} as CSV`}
                 download

@@ -46,6 +46,13 @@ export const GLOSSARY: readonly Word[] = [
       "A part of the work breakdown: activities and further branches lie beneath it. It spans all work beneath it.",
   },
   {
+    id: "brief",
+    term: "Brief",
+    means:
+      "A page that leaves somebody a decision: the answer, how sure it is, what makes it so, what could be done. Its sentences hold the numbers of a recorded run and follow it.",
+    see: ["recorded run", "issue"],
+  },
+  {
     id: "budget",
     term: "Budget",
     means: "The amount whose chance matters: what has been promised, or will be.",
@@ -257,6 +264,14 @@ export const GLOSSARY: readonly Word[] = [
     means:
       "A share of a cost line that falls due at once: on a day, or when a row begins or ends, in every future by its own dates.",
     see: ["cash flow"],
+  },
+  {
+    id: "issue",
+    term: "Issue",
+    also: ["issued brief"],
+    means:
+      "A brief as it was read on a day, kept for good with the run it rests on. It is read by links that can be withdrawn.",
+    see: ["brief", "recorded run"],
   },
   {
     id: "lag",
