@@ -1,4 +1,4 @@
-import { Box, chakra, Theme } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 import type { BriefView, PlanView, RunView } from "../../shared/api/client";
 import { BlockPaper } from "./BlockPaper";
 import type { BriefLook } from "./briefStore";
@@ -23,7 +23,7 @@ export function BriefPaper({ plan, brief, runs, ways, look }: Props) {
   return (
     <Box height="100%" overflow="auto" bg="closed" px="6" py="5" data-testid="desk">
       {/* Paper is light by day and by night, and so is what lies on it. */}
-      <Theme appearance="light" hasBackground={false}>
+      <Box className="chakra-theme light">
         <Box
           as="article"
           aria-label={brief.title || brief.name}
@@ -82,7 +82,7 @@ export function BriefPaper({ plan, brief, runs, ways, look }: Props) {
             </Box>
           )}
         </Box>
-      </Theme>
+      </Box>
     </Box>
   );
 }

@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Portal } from "@chakra-ui/react";
+import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
 import type { BriefAxis, BriefBlock, BriefView, PlanView } from "../../shared/api/client";
 import { DrawingPicture } from "./DrawingPicture";
@@ -37,7 +37,7 @@ export function ShowBrief({ plan, brief, onClose }: Props) {
     };
   }, [onClose]);
   return (
-    <Portal>
+    <>
       {/* Keys step through it while it has the focus itself. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <Flex
@@ -85,7 +85,7 @@ export function ShowBrief({ plan, brief, onClose }: Props) {
           <Button onClick={onClose}>Close (Esc)</Button>
         </Flex>
       </Flex>
-    </Portal>
+    </>
   );
 }
 

@@ -5171,6 +5171,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5191,6 +5192,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5217,6 +5219,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5239,6 +5242,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5265,6 +5269,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5291,6 +5296,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5317,6 +5323,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5343,6 +5350,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5365,6 +5373,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5650,6 +5659,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5684,6 +5694,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5706,6 +5717,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5728,7 +5740,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example V3 */
                 scenario: string;
             };
             cookie?: never;
@@ -5751,7 +5765,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example V3 */
                 scenario: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5774,7 +5790,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example V3 */
                 scenario: string;
             };
             cookie?: never;
@@ -5797,6 +5815,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5823,6 +5842,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5845,12 +5865,21 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "iterations": 1000,
+                 *       "seed": 4711,
+                 *       "sampling": "latin",
+                 *       "name": "First look"
+                 *     }
+                 */
                 "application/json": components["schemas"]["RunRequest"];
             };
         };
@@ -5871,6 +5900,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5897,6 +5927,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5923,6 +5954,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5949,6 +5981,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5978,6 +6011,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6009,6 +6043,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6038,6 +6073,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6064,6 +6100,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6086,6 +6123,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6112,6 +6150,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 row: string;
             };
@@ -6139,6 +6178,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 row: string;
             };
@@ -6166,6 +6206,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6195,6 +6236,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6224,6 +6266,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -6247,6 +6290,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6277,6 +6321,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6299,6 +6344,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6325,6 +6371,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6351,6 +6398,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6376,6 +6424,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6407,6 +6456,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6436,6 +6486,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6462,6 +6513,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6488,6 +6540,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6514,6 +6567,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6536,7 +6590,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example B1 */
                 brief: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6559,6 +6615,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6767,12 +6824,18 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "confidence": 85
+                 *     }
+                 */
                 "application/json": components["schemas"]["SettingsWords"];
             };
         };
@@ -6797,6 +6860,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6819,12 +6883,23 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "V1",
+                 *         "risks": {
+                 *           "R02": "off"
+                 *         }
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["ScenarioWords"][];
             };
         };
@@ -6845,12 +6920,21 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "S40",
+                 *         "duration": "42d"
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["RowEdit"][];
             };
         };
@@ -6871,6 +6955,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6893,12 +6978,21 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "R01",
+                 *         "probability": 0.25
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["RiskWords"][];
             };
         };
@@ -6919,6 +7013,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6945,6 +7040,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6967,12 +7063,28 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "B1",
+                 *         "blocks": [
+                 *           {
+                 *             "id": "sure",
+                 *             "words": [
+                 *               "The target is kept by {target.often}."
+                 *             ]
+                 *           }
+                 *         ]
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["BriefWords"][];
             };
         };
@@ -6993,6 +7105,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7862,6 +7975,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7884,6 +7998,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7904,6 +8019,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7929,6 +8045,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7951,6 +8068,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7973,6 +8091,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7995,6 +8114,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8020,6 +8140,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8045,6 +8166,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8071,6 +8193,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8097,6 +8220,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8123,6 +8247,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8146,6 +8271,7 @@ export interface operations {
             header?: never;
             path: {
                 risk: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8172,6 +8298,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8199,6 +8326,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8224,6 +8352,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8248,6 +8377,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8272,6 +8402,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8294,6 +8425,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8316,6 +8448,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8338,6 +8471,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8360,6 +8494,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8382,6 +8517,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8404,6 +8540,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8426,6 +8563,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8448,6 +8586,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8470,6 +8609,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8492,6 +8632,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8514,6 +8655,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8536,6 +8678,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8559,6 +8702,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8582,6 +8726,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8605,6 +8750,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8627,6 +8773,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8649,6 +8796,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8675,6 +8823,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8697,6 +8846,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8741,7 +8891,9 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example percentiles */
                 part: string;
             };
             cookie?: never;
@@ -8766,6 +8918,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8788,6 +8941,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8810,6 +8964,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8832,6 +8987,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8854,6 +9010,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8876,6 +9033,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8898,6 +9056,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8920,6 +9079,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8942,6 +9102,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8964,6 +9125,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8986,6 +9148,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 calendar: string;
             };
@@ -9011,7 +9174,9 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9036,7 +9201,9 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9059,7 +9226,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9082,7 +9251,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9105,7 +9276,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9128,8 +9301,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9152,8 +9328,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9176,8 +9355,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9200,8 +9382,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9224,8 +9409,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9248,8 +9436,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9272,6 +9463,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 activity: string;
             };
@@ -9357,6 +9549,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
                 link: string;
@@ -9380,6 +9573,7 @@ export interface operations {
             header?: never;
             path: {
                 evidence: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9403,6 +9597,7 @@ export interface operations {
             header?: never;
             path: {
                 correlation: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9426,6 +9621,7 @@ export interface operations {
             header?: never;
             path: {
                 calendar: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;

@@ -40,7 +40,11 @@ public final class Examples {
     }
 
     public static Ground simulated(Plan plan) {
-        return Simulated.of(plan, Optional.empty(), settings(), RunMonitor.NONE, NOW);
+        return simulated(plan, settings());
+    }
+
+    public static Ground simulated(Plan plan, RunSettings settings) {
+        return Simulated.of(plan, Optional.empty(), settings, RunMonitor.NONE, NOW);
     }
 
     public static RunSettings settings() {

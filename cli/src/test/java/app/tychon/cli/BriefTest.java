@@ -24,7 +24,7 @@ class BriefTest {
 
     private int run(String... more) {
         String[] all = new String[more.length + 4];
-        System.arraycopy(new String[] {"brief", KESTREL, "--iterations", "1000"}, 0, all, 0, 4);
+        System.arraycopy(new String[] {"brief", KESTREL, "--iterations", "500"}, 0, all, 0, 4);
         System.arraycopy(more, 0, all, 4, more.length);
         CommandLine line = Tychon.commandLine();
         line.setErr(new PrintWriter(errors));

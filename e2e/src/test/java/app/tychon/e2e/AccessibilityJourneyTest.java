@@ -168,12 +168,11 @@ class AccessibilityJourneyTest extends Journey {
         browser.goTo("Brief");
         browser.press("Record one");
         browser.read("[data-block='options']", "Early hearing");
-        lookInBothColours("brief");
         browser.see("[data-block='decide']").click();
         browser.press("Issue and links");
         browser.press("Issue this brief as it is");
         browser.press("Copy a link to read");
-        lookInBothColours("a block that is chosen, and what was issued");
+        lookInBothColours("a brief with a block that is chosen, and what was issued");
         browser.see("[data-block='answer']").sendKeys(Keys.F2);
         browser.see("[aria-label='Words of the block']");
         browser.press("Take out");

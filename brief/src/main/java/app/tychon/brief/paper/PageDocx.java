@@ -138,10 +138,18 @@ public final class PageDocx {
     }
 
     private void picture(Drawing drawing) throws IOException, InvalidFormatException {
+        byte[] png;
+        try {
+            png = Painter.png(drawing, DOTS);
+        } catch (RuntimeException | LinkageError | InternalError e) {
+            // A machine without any face cannot paint words; what the drawing says is said instead.
+            paragraph(DocxStyles.NOTE).setText(drawing.alt());
+            return;
+        }
         XWPFPicture picture = document.createParagraph()
                 .createRun()
                 .addPicture(
-                        new ByteArrayInputStream(Painter.png(drawing, DOTS)),
+                        new ByteArrayInputStream(png),
                         Document.PICTURE_TYPE_PNG,
                         "drawing-" + ++pictures + ".png",
                         Units.toEMU(drawing.width() * POINTS_A_PIXEL),

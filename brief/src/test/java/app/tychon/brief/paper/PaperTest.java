@@ -11,6 +11,8 @@ import app.tychon.core.model.BriefBlock;
 import app.tychon.core.model.BriefBlock.Kind;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.text.Normalizer;
@@ -128,8 +130,10 @@ class PaperTest {
         }
         Brief brief = Brief.of("b", "Register", "Register")
                 .withBlocks(List.of(BriefBlock.of("r", Kind.RISKS).withRows(Optional.of(400))));
-        byte[] pdf = PagePdf.of(
-                Briefs.page(brief, Examples.simulated(plan.withRisks(risks).withScenarios(List.of()))));
+        byte[] pdf = PagePdf.of(Briefs.page(
+                brief,
+                Examples.simulated(
+                        plan.withRisks(risks).withScenarios(List.of()), new RunSettings(200, 7, Sampling.LATIN, 1))));
         String text = text(pdf);
         for (int i = 0; i < 300; i++) {
             assertThat(text).contains("Risk number " + i + " of many");

@@ -25,7 +25,7 @@ import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilde
 
 /** Briefs of the demo, written, brought up to date, issued and read. */
 class BriefsTest extends RunningTest {
-    private static final String SETTINGS = "{\"iterations\":1000,\"seed\":7}";
+    private static final String SETTINGS = "{\"iterations\":500,\"seed\":7}";
 
     private String project;
 
