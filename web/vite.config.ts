@@ -7,6 +7,17 @@ export default defineConfig({
     rolldownOptions: {
       // The looks of components that are not used are not sent along.
       treeshake: { manualPureFunctions: ["defineConfig", "defineRecipe", "defineSlotRecipe"] },
+      // What every stage needs comes as one piece, which is smaller than many.
+      output: {
+        advancedChunks: {
+          groups: [
+            {
+              name: "stages",
+              test: /shared\/(stage\/(Stage|commands)|grid\/(gridStore|gridLook)|ui\/(Choice|notify|usePlanOfStage|useNarrow|ToolButton))|planGrid\/useOddsCommand/,
+            },
+          ],
+        },
+      },
     },
     chunkSizeWarningLimit: 700,
   },
