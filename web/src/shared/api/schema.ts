@@ -5171,7 +5171,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5192,7 +5191,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5219,7 +5217,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5242,7 +5239,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5269,7 +5265,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5296,7 +5291,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5323,7 +5317,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5350,7 +5343,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5373,7 +5365,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5659,7 +5650,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5694,7 +5684,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5717,7 +5706,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5740,9 +5728,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example V3 */
                 scenario: string;
             };
             cookie?: never;
@@ -5765,9 +5751,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example V3 */
                 scenario: string;
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5790,9 +5774,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example V3 */
                 scenario: string;
             };
             cookie?: never;
@@ -5815,7 +5797,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5842,7 +5823,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5865,21 +5845,12 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                /**
-                 * @example {
-                 *       "iterations": 1000,
-                 *       "seed": 4711,
-                 *       "sampling": "latin",
-                 *       "name": "First look"
-                 *     }
-                 */
                 "application/json": components["schemas"]["RunRequest"];
             };
         };
@@ -5900,7 +5871,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5927,7 +5897,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5954,7 +5923,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5981,7 +5949,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6011,7 +5978,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6043,7 +6009,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6073,7 +6038,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6100,7 +6064,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6123,7 +6086,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6150,7 +6112,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 row: string;
             };
@@ -6178,7 +6139,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 row: string;
             };
@@ -6206,7 +6166,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6236,7 +6195,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6266,7 +6224,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -6290,7 +6247,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6321,7 +6277,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6344,7 +6299,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6371,7 +6325,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6398,7 +6351,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6424,7 +6376,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6456,7 +6407,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6486,7 +6436,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6513,7 +6462,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6540,7 +6488,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6567,7 +6514,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6590,9 +6536,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example B1 */
                 brief: string;
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6615,7 +6559,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6824,18 +6767,12 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                /**
-                 * @example {
-                 *       "confidence": 85
-                 *     }
-                 */
                 "application/json": components["schemas"]["SettingsWords"];
             };
         };
@@ -6860,7 +6797,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6883,23 +6819,12 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                /**
-                 * @example [
-                 *       {
-                 *         "id": "V1",
-                 *         "risks": {
-                 *           "R02": "off"
-                 *         }
-                 *       }
-                 *     ]
-                 */
                 "application/json": components["schemas"]["ScenarioWords"][];
             };
         };
@@ -6920,21 +6845,12 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                /**
-                 * @example [
-                 *       {
-                 *         "id": "S40",
-                 *         "duration": "42d"
-                 *       }
-                 *     ]
-                 */
                 "application/json": components["schemas"]["RowEdit"][];
             };
         };
@@ -6955,7 +6871,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6978,21 +6893,12 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                /**
-                 * @example [
-                 *       {
-                 *         "id": "R01",
-                 *         "probability": 0.25
-                 *       }
-                 *     ]
-                 */
                 "application/json": components["schemas"]["RiskWords"][];
             };
         };
@@ -7013,7 +6919,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7040,7 +6945,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7063,28 +6967,12 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                /**
-                 * @example [
-                 *       {
-                 *         "id": "B1",
-                 *         "blocks": [
-                 *           {
-                 *             "id": "sure",
-                 *             "words": [
-                 *               "The target is kept by {target.often}."
-                 *             ]
-                 *           }
-                 *         ]
-                 *       }
-                 *     ]
-                 */
                 "application/json": components["schemas"]["BriefWords"][];
             };
         };
@@ -7105,7 +6993,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7975,7 +7862,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7998,7 +7884,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8019,7 +7904,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8045,7 +7929,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8068,7 +7951,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8091,7 +7973,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8114,7 +7995,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8140,7 +8020,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8166,7 +8045,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8193,7 +8071,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8220,7 +8097,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8247,7 +8123,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8271,7 +8146,6 @@ export interface operations {
             header?: never;
             path: {
                 risk: string;
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8298,7 +8172,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8326,7 +8199,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8352,7 +8224,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8377,7 +8248,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8402,7 +8272,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8425,7 +8294,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8448,7 +8316,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8471,7 +8338,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8494,7 +8360,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8517,7 +8382,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8540,7 +8404,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8563,7 +8426,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8586,7 +8448,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8609,7 +8470,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8632,7 +8492,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8655,7 +8514,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8678,7 +8536,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8702,7 +8559,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8726,7 +8582,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8750,7 +8605,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8773,7 +8627,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8796,7 +8649,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8823,7 +8675,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8846,7 +8697,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8891,9 +8741,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example percentiles */
                 part: string;
             };
             cookie?: never;
@@ -8918,7 +8766,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8941,7 +8788,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8964,7 +8810,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8987,7 +8832,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9010,7 +8854,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9033,7 +8876,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9056,7 +8898,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9079,7 +8920,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9102,7 +8942,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9125,7 +8964,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9148,7 +8986,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 calendar: string;
             };
@@ -9174,9 +9011,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9201,9 +9036,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9226,9 +9059,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9251,9 +9082,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9276,9 +9105,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9301,11 +9128,8 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
-                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9328,11 +9152,8 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
-                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9355,11 +9176,8 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
-                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9382,11 +9200,8 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
-                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9409,11 +9224,8 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
-                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9436,11 +9248,8 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
-                /** @example B1 */
                 brief: string;
-                /** @example reasons */
                 block: string;
             };
             cookie?: never;
@@ -9463,7 +9272,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 activity: string;
             };
@@ -9549,7 +9357,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
                 link: string;
@@ -9573,7 +9380,6 @@ export interface operations {
             header?: never;
             path: {
                 evidence: string;
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9597,7 +9403,6 @@ export interface operations {
             header?: never;
             path: {
                 correlation: string;
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9621,7 +9426,6 @@ export interface operations {
             header?: never;
             path: {
                 calendar: string;
-                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;

@@ -7,11 +7,8 @@ import io.swagger.v3.oas.models.media.Schema;
 import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
@@ -42,13 +39,10 @@ class OpenApi {
 
     @Bean
     OpenApiCustomizer requireTheRest() {
-        // The document is made once and told again and again; what may be absent is noted in it only until it is looked
-        // at.
-        Set<Schema<?>> done = Collections.synchronizedSet(Collections.newSetFromMap(new IdentityHashMap<>()));
         return api -> {
             // Sorted, so that the document is the same whatever order classes were found in.
             api.getComponents().setSchemas(new TreeMap<>(api.getComponents().getSchemas()));
-            api.getComponents().getSchemas().values().stream().filter(done::add).forEach(OpenApi::require);
+            api.getComponents().getSchemas().values().forEach(OpenApi::require);
             api.setServers(List.of());
         };
     }
