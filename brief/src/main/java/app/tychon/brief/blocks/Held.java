@@ -1,7 +1,6 @@
 package app.tychon.brief.blocks;
 
 import app.tychon.brief.ground.Sight;
-import app.tychon.core.calendar.Instants;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,11 +21,7 @@ final class Held {
                     scene.telling().percent(level),
                     scene.telling().shortDate(finish.sure(level)),
                     sign(finish.sure(level) - finish.plan())
-                            + scene.telling()
-                                    .days(
-                                            scene.odds().work(finish.plan(), finish.sure(level))
-                                                    / scene.odds().day(),
-                                            (finish.sure(level) - finish.plan()) / Instants.DAY)));
+                            + scene.telling().between(scene.odds(), finish.plan(), finish.sure(level))));
             cost.ifPresent(sight -> {
                 row.add(scene.telling().exactMoney(sight.sure(level)));
                 row.add(sign(sight.sure(level) - sight.plan())

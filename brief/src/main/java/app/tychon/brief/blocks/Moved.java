@@ -3,7 +3,6 @@ package app.tychon.brief.blocks;
 import app.tychon.brief.drawing.Stair;
 import app.tychon.brief.ground.Changed;
 import app.tychon.core.analysis.PlanChange;
-import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.HybridPlan;
 import app.tychon.core.model.Plan;
@@ -65,11 +64,11 @@ final class Moved {
         scene.fields().always("since.run", "The earlier run", () -> scene.telling()
                 .whole(changed.past().run().number()));
         scene.fields().always("since.recorded", "When that was recorded", () -> scene.telling()
-                .moment(changed.past().run().recorded()));
+                .day(changed.past().run().recorded().toLocalDate()));
         scene.fields().always("since.finish", "The sure finish then", () -> scene.telling()
                 .date(then));
         scene.fields()
-                .always("since.time", "Days it has moved", () -> scene.fields().days(then, now));
+                .always("since.time", "Days it has moved", () -> scene.telling().between(scene.odds(), then, now));
         scene.fields().put("since.cost", "Money it has moved", () -> {
             if (!scene.odds().hasMoney() || !changed.past().result().hasMoney()) {
                 return Optional.empty();
@@ -98,13 +97,8 @@ final class Moved {
     }
 
     private static String change(Scene scene, PlanChange.Step before, PlanChange.Step step) {
-        double calendar = (step.finish() - before.finish()) / Instants.DAY;
-        String days = scene.telling()
-                .days(
-                        scene.odds().work(before.finish(), step.finish())
-                                / scene.odds().day(),
-                        calendar);
-        return days + (calendar < 0 ? " sooner" : " later");
+        String days = scene.telling().between(scene.odds(), before.finish(), step.finish());
+        return days + (step.finish() < before.finish() ? " sooner" : " later");
     }
 
     private static Grid grid(Scene scene, List<Stair.Step> steps) {

@@ -19,12 +19,17 @@ final class Register {
 
     private Register() {}
 
-    /** A risk with what it does. */
+    /**
+     * A risk with what it does.
+     *
+     * @param adds minutes that it moves the sure date by; nothing where it is not among what swings most
+     */
     private record Weighed(Risk risk, RiskSize size, Optional<Double> adds) {
-        /** Days that it moves the date by; where that is not known, what it takes on average. */
-        double weight(double day) {
-            return adds.map(minutes -> Math.abs(minutes) / day + 1e6).orElse(Math.abs(size.chance() * size.days()));
-        }
+        /** Those that move the date before all others, which go by what they take on average. */
+        static final Comparator<Weighed> LARGEST_FIRST = Comparator.comparingDouble(
+                        (Weighed one) -> -Math.abs(one.adds().orElse(0.0)))
+                .thenComparingDouble(
+                        one -> -Math.abs(one.size().chance() * one.size().days()));
     }
 
     static Content of(Scene scene) {
@@ -37,13 +42,15 @@ final class Register {
         }
         scene.fields().always("risks.count", "How many risks are open", () -> scene.telling()
                 .count(risks.size(), "risk is open", "risks are open"));
-        scene.fields().always("risks.unowned", "How many of them nobody owns", () -> scene.telling()
-                .count(
-                        risks.stream()
-                                .filter(one -> one.risk().owner().isBlank())
-                                .count(),
-                        "has",
-                        "have"));
+        long unowned =
+                risks.stream().filter(one -> one.risk().owner().isBlank()).count();
+        scene.fields()
+                .put(
+                        "risks.unowned",
+                        "How many of them nobody owns",
+                        () -> unowned == 0
+                                ? Optional.empty()
+                                : Optional.of(scene.telling().count(unowned, "of them", "of them")));
         Weighed first = risks.get(0);
         scene.fields()
                 .always("risk.name", "The largest risk", () -> first.risk().title());
@@ -57,6 +64,7 @@ final class Register {
                 scene.block().owner().isEmpty() ? "" : " with " + scene.block().owner();
         words.add("{risks.count}" + whose + ". The largest is “{risk.name}”, with a chance of {risk.chance}"
                 + (first.adds().isPresent() ? ": it moves the date one can be {level} sure of by {risk.time}." : "."));
+        words.addAll(scene.where("risks.unowned", "Nobody owns {risks.unowned}."));
         return new Content(words, Optional.empty(), Optional.of(grid(scene, risks)), List.of());
     }
 
@@ -72,8 +80,7 @@ final class Register {
                 .filter(risk -> risk.state() == Risk.State.OPEN)
                 .filter(risk -> owns(scene, risk))
                 .map(risk -> new Weighed(risk, sizing.of(risk), Optional.ofNullable(adds.get(risk.id()))))
-                .sorted(Comparator.comparingDouble(
-                        (Weighed one) -> -one.weight(scene.odds().day())))
+                .sorted(Weighed.LARGEST_FIRST)
                 .toList();
     }
 

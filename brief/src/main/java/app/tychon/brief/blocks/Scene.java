@@ -5,22 +5,32 @@ import app.tychon.brief.ground.Ground;
 import app.tychon.brief.ground.Odds;
 import app.tychon.brief.words.Fields;
 import app.tychon.brief.words.Telling;
-import app.tychon.core.model.Brief;
+import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.BriefBlock;
 import app.tychon.core.model.Plan;
 import java.util.List;
 
 /** What a block is told with: whose numbers, in which words, and what is set of it. */
-record Scene(Brief brief, BriefBlock block, Odds odds, Telling telling, Fields fields) {
+record Scene(BriefBlock block, Odds odds, Telling telling, Fields fields) {
     private static final int MOST_TICKS = 7;
-    private static final double MONTHS_WITHOUT_YEARS = 400.0 * 1440;
+    private static final double MONTHS_WITHOUT_YEARS = 400.0 * Instants.DAY;
 
-    static Scene of(Brief brief, BriefBlock block, Odds odds, Telling telling) {
-        String of = block.of().filter(odds::knows).orElse(Plan.PROJECT);
-        double level = block.level()
+    static Scene of(BriefBlock block, Odds odds, Telling telling) {
+        return new Scene(
+                block,
+                odds,
+                telling,
+                new Fields(odds, telling, of(block, odds), level(block, odds), block.scenarios()));
+    }
+
+    private static String of(BriefBlock block, Odds odds) {
+        return block.of().filter(odds::knows).orElse(Plan.PROJECT);
+    }
+
+    private static double level(BriefBlock block, Odds odds) {
+        return block.level()
                 .map(percent -> percent / 100.0)
                 .orElse(odds.targets().level());
-        return new Scene(brief, block, odds, telling, new Fields(odds, telling, of, level, block.scenarios()));
     }
 
     Ground ground() {
@@ -33,14 +43,12 @@ record Scene(Brief brief, BriefBlock block, Odds odds, Telling telling, Fields f
 
     /** What it is about; the project where what is named is no longer there. */
     String of() {
-        return block.of().filter(odds::knows).orElse(Plan.PROJECT);
+        return of(block, odds);
     }
 
     /** Of confidence, 0 to 1. */
     double level() {
-        return block.level()
-                .map(percent -> percent / 100.0)
-                .orElse(odds.targets().level());
+        return level(block, odds);
     }
 
     /** P80 */

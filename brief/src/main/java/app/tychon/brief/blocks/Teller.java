@@ -16,12 +16,10 @@ import java.util.Set;
 
 /** Tells the blocks of one brief, with the numbers of one simulation. */
 public final class Teller {
-    private final Brief brief;
     private final Odds odds;
     private final Telling telling;
 
     public Teller(Brief brief, Ground ground) {
-        this.brief = brief;
         odds = new Odds(ground);
         telling = new Telling(
                 brief.locale(), brief.days(), ground.plan().project().currency());
@@ -38,7 +36,7 @@ public final class Teller {
      * @throws java.util.concurrent.CancellationException where what it needs was stopped
      */
     public Told told(BriefBlock block) {
-        Scene scene = Scene.of(brief, block, odds, telling);
+        Scene scene = Scene.of(block, odds, telling);
         Content content = Kinds.content(scene);
         Show show = block.show().orElse(Kinds.show(block.kind()));
         boolean drawn =
@@ -80,13 +78,8 @@ public final class Teller {
 
     /** The numbers that sentences of a block can hold, with what they say. */
     public List<Fields.Field> fields(BriefBlock block) {
-        Scene scene = Scene.of(brief, block, odds, telling);
+        Scene scene = Scene.of(block, odds, telling);
         Kinds.content(scene);
         return scene.fields().all();
-    }
-
-    /** What the words of a block are as long as nobody types others. */
-    public List<String> usualWords(BriefBlock block) {
-        return Kinds.content(Scene.of(brief, block, odds, telling)).words();
     }
 }

@@ -2,7 +2,6 @@ package app.tychon.brief.blocks;
 
 import app.tychon.brief.drawing.Rails;
 import app.tychon.brief.drawing.Rails.Row;
-import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.WbsNode;
 import app.tychon.core.schedule.Network;
@@ -29,7 +28,10 @@ final class TurnsOut {
             return Content.words(List.of("No branch of the work breakdown holds work."));
         }
         double low = rows.stream().mapToDouble(Row::planStart).min().orElse(0);
-        double high = rows.stream().mapToDouble(row -> row.finish()[98]).max().orElse(1);
+        double high = rows.stream()
+                .mapToDouble(row -> row.finish()[row.finish().length - 1])
+                .max()
+                .orElse(1);
         rows.stream()
                 .max(Comparator.comparingDouble(row -> scene.odds().work(row.planFinish(), row.sure())))
                 .filter(row -> row.sure() > row.planFinish())
@@ -66,65 +68,69 @@ final class TurnsOut {
     }
 
     private static List<Row> rows(Scene scene) {
-        Map<String, BranchResult> results = new HashMap<>();
-        scene.odds().result().branches().forEach(one -> results.put(one.id(), one));
-        Map<Optional<String>, List<WbsNode>> beneath = new HashMap<>();
-        scene.plan().wbs().forEach(node -> beneath.computeIfAbsent(node.parent(), up -> new ArrayList<>())
-                .add(node));
-        List<Row> rows = new ArrayList<>();
-        Optional<String> root = scene.of().equals(Plan.PROJECT) ? Optional.empty() : Optional.of(scene.of());
-        int depth = scene.block().depth().orElse(USUAL_DEPTH);
-        add(scene, beneath, results, root, 0, depth, rows);
+        Gathering gathering = new Gathering(scene);
+        gathering.beneath(scene.of().equals(Plan.PROJECT) ? Optional.empty() : Optional.of(scene.of()), 0);
+        List<Row> rows = gathering.rows;
         return rows.subList(0, Math.min(rows.size(), scene.rows(USUAL_ROWS)));
     }
 
-    private static void add(
-            Scene scene,
-            Map<Optional<String>, List<WbsNode>> beneath,
-            Map<String, BranchResult> results,
-            Optional<String> parent,
-            int level,
-            int depth,
-            List<Row> rows) {
-        if (level == depth) {
-            return;
-        }
-        for (WbsNode node : beneath.getOrDefault(parent, List.of())) {
-            BranchResult result = results.get(node.id());
-            if (result != null) {
-                rows.add(row(scene, node, result, level));
-                add(scene, beneath, results, Optional.of(node.id()), level + 1, depth, rows);
-            }
-        }
-    }
+    /** Goes down the work breakdown, branch by branch. */
+    private static final class Gathering {
+        private final Scene scene;
+        private final Network network;
+        private final Map<String, BranchResult> results = new HashMap<>();
+        private final Map<Optional<String>, List<WbsNode>> children = new HashMap<>();
+        private final Map<String, ScheduledActivity> planned = new HashMap<>();
+        private final List<Row> rows = new ArrayList<>();
 
-    private static Row row(Scene scene, WbsNode node, BranchResult result, int level) {
-        Network network = scene.ground().compiled().network();
-        List<ScheduledActivity> planned = scene.ground().compiled().schedule().activities();
-        Map<String, Integer> places = new HashMap<>();
-        for (int i = 0; i < scene.plan().activities().size(); i++) {
-            places.put(scene.plan().activities().get(i).id(), i);
-        }
-        double start = Double.POSITIVE_INFINITY;
-        double finish = Double.NEGATIVE_INFINITY;
-        for (int position : network.branches().beneath(node.id())) {
-            if (!network.isHammock(position)) {
-                ScheduledActivity one =
-                        planned.get(places.get(network.activity(position).id()));
-                start = Math.min(start, one.earlyStart());
-                finish = Math.max(finish, one.earlyFinish());
+        Gathering(Scene scene) {
+            this.scene = scene;
+            network = scene.ground().compiled().network();
+            scene.odds().result().branches().forEach(one -> results.put(one.id(), one));
+            scene.plan().wbs().forEach(node -> children.computeIfAbsent(node.parent(), up -> new ArrayList<>())
+                    .add(node));
+            List<ScheduledActivity> schedule =
+                    scene.ground().compiled().schedule().activities();
+            for (int i = 0; i < schedule.size(); i++) {
+                planned.put(scene.plan().activities().get(i).id(), schedule.get(i));
             }
         }
-        return new Row(
-                node.id(),
-                node.name(),
-                level,
-                start,
-                finish,
-                result.start(),
-                result.finish(),
-                result.finish()[HALF - 1],
-                result.finish()[(int) Math.round(scene.level() * 100) - 1]);
+
+        void beneath(Optional<String> parent, int level) {
+            if (level == scene.block().depth().orElse(USUAL_DEPTH)) {
+                return;
+            }
+            for (WbsNode node : children.getOrDefault(parent, List.of())) {
+                BranchResult result = results.get(node.id());
+                if (result != null) {
+                    rows.add(row(node, result, level));
+                    beneath(Optional.of(node.id()), level + 1);
+                }
+            }
+        }
+
+        private Row row(WbsNode node, BranchResult result, int level) {
+            double start = Double.POSITIVE_INFINITY;
+            double finish = Double.NEGATIVE_INFINITY;
+            for (int position : network.branches().beneath(node.id())) {
+                if (!network.isHammock(position)) {
+                    ScheduledActivity one =
+                            planned.get(network.activity(position).id());
+                    start = Math.min(start, one.earlyStart());
+                    finish = Math.max(finish, one.earlyFinish());
+                }
+            }
+            return new Row(
+                    node.id(),
+                    node.name(),
+                    level,
+                    start,
+                    finish,
+                    result.start(),
+                    result.finish(),
+                    result.finish()[HALF - 1],
+                    result.finish()[(int) Math.round(scene.level() * 100) - 1]);
+        }
     }
 
     private static Grid grid(Scene scene, List<Row> rows) {
@@ -136,11 +142,7 @@ final class TurnsOut {
                                 scene.telling().shortDate(row.planFinish()),
                                 scene.telling().shortDate(row.half()),
                                 scene.telling().shortDate(row.sure()),
-                                scene.telling()
-                                        .days(
-                                                scene.odds().work(row.planFinish(), row.sure())
-                                                        / scene.odds().day(),
-                                                (row.sure() - row.planFinish()) / Instants.DAY)))
+                                scene.telling().between(scene.odds(), row.planFinish(), row.sure())))
                         .toList(),
                 "Work",
                 "#Planned start",

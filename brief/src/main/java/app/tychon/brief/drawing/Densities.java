@@ -1,6 +1,5 @@
 package app.tychon.brief.drawing;
 
-import app.tychon.brief.drawing.Drawing.Axis;
 import java.awt.geom.Path2D;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -77,7 +76,7 @@ public final class Densities {
         });
         pen.line(left, base, right, base, Ink.SOFT, 1);
         feet(pen, curve.marks(), placed, base);
-        pen.axis(new Axis(curve.what(), left, right, HEAD, base, placed.low(), placed.high(), q, Optional.empty()));
+        pen.axis(curve.what(), placed, HEAD, base, q);
     }
 
     /** None where nothing varies. */

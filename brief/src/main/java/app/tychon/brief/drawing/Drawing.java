@@ -1,7 +1,6 @@
 package app.tychon.brief.drawing;
 
 import java.util.List;
-import java.util.Optional;
 
 /**
  * A drawing of a brief: the same marks on screen, in print and in a picture.
@@ -23,8 +22,7 @@ public record Drawing(double width, double height, String alt, List<Mark> marks,
      * @param top       of the room over it
      * @param bottom    where it runs
      * @param low       its lowest value: an instant in minutes, or money
-     * @param quantiles values for chances evenly from 0 to 1
-     * @param scenario  whose they are; empty for what the brief is of
+     * @param quantiles values for chances evenly from 0 to 1; none where nothing is read off
      */
     public record Axis(
             String what,
@@ -34,8 +32,7 @@ public record Drawing(double width, double height, String alt, List<Mark> marks,
             double bottom,
             double low,
             double high,
-            double[] quantiles,
-            Optional<String> scenario) {}
+            double[] quantiles) {}
 
     /** @param y of the middle of its row */
     public record Spot(String id, double y) {}

@@ -97,8 +97,14 @@ final class Pen {
         label(Math.max(left + half, Math.min(right - half, x)), y, text, Anchor.MIDDLE, size, strong, ink);
     }
 
-    void axis(Axis axis) {
-        axes.add(axis);
+    /** A scale along which nothing is read off, but things can be placed. */
+    void axis(String what, Placed placed, double top, double bottom) {
+        axis(what, placed, top, bottom, new double[0]);
+    }
+
+    /** One along which a distribution can be read off. */
+    void axis(String what, Placed placed, double top, double bottom, double[] quantiles) {
+        axes.add(new Axis(what, placed.left(), placed.right(), top, bottom, placed.low(), placed.high(), quantiles));
     }
 
     void spot(String id, double y) {

@@ -1,6 +1,5 @@
 package app.tychon.brief.drawing;
 
-import app.tychon.brief.drawing.Drawing.Axis;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -65,16 +64,7 @@ public final class Rails {
             row(pen, row, placed, y);
             y += tall(row);
         }
-        pen.axis(new Axis(
-                "rows",
-                placed.left(),
-                placed.right(),
-                HEAD,
-                height,
-                placed.low(),
-                placed.high(),
-                new double[0],
-                Optional.empty()));
+        pen.axis("rows", placed, HEAD, height);
         return pen.drawing(Drawing.PAGE, height, alt);
     }
 

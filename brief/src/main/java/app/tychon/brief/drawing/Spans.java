@@ -1,6 +1,5 @@
 package app.tychon.brief.drawing;
 
-import app.tychon.brief.drawing.Drawing.Axis;
 import java.util.List;
 import java.util.Optional;
 
@@ -71,16 +70,7 @@ public final class Spans {
             span(pen, row.spans().get(index), placed, y + 12, right, row.isPlan());
             y += tall(row);
         }
-        pen.axis(new Axis(
-                column.what(),
-                placed.left(),
-                placed.right(),
-                HEAD,
-                height,
-                placed.low(),
-                placed.high(),
-                new double[0],
-                Optional.empty()));
+        pen.axis(column.what(), placed, HEAD, height);
     }
 
     private static void span(Pen pen, Span span, Placed placed, double y, double right, boolean isPlan) {

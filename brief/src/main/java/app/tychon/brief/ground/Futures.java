@@ -12,8 +12,13 @@ final class Futures {
     static RunSettings of(Ground ground, long work) {
         int activities = Math.max(1, ground.plan().activities().size());
         long some = Math.max(FEWEST, work / activities / FEWEST * FEWEST);
+        return few(ground, (int) Math.min(ground.result().iterations(), some));
+    }
+
+    /** The first so many futures of a run, or all it has. */
+    static RunSettings few(Ground ground, int most) {
         RunSettings own = ground.result().settings();
-        int n = (int) Math.min(ground.result().iterations(), some);
+        int n = Math.min(ground.result().iterations(), most);
         return new RunSettings(n, own.seed(), own.sampling(), own.threads());
     }
 }

@@ -4,8 +4,10 @@ import app.tychon.core.analysis.JointSample;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
+import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Targets;
+import app.tychon.core.model.WbsNode;
 import app.tychon.core.simulation.Outputs;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.result.RunResult;
@@ -18,6 +20,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** How sure dates and amounts are: of the project, of a branch or of an activity. */
 public final class Odds {
@@ -69,6 +72,20 @@ public final class Odds {
         return of.equals(Plan.PROJECT)
                 || plan().activities().stream().anyMatch(one -> one.id().equals(of))
                 || result().branches().stream().anyMatch(one -> one.id().equals(of));
+    }
+
+    /** What something is called. */
+    public String name(String of) {
+        if (of.equals(Plan.PROJECT)) {
+            return plan().project().name();
+        }
+        return Stream.concat(
+                        plan().activities().stream()
+                                .filter(one -> one.id().equals(of))
+                                .map(Activity::name),
+                        plan().wbs().stream().filter(one -> one.id().equals(of)).map(WbsNode::name))
+                .findFirst()
+                .orElse(of);
     }
 
     /** When something ends, an instant. */

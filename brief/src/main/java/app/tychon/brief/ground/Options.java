@@ -9,12 +9,10 @@ import app.tychon.core.scenario.ScenarioOdds.Gap;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.core.simulation.engine.CompiledPlan;
-import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.exchange.changes.ScenarioPlan;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -26,8 +24,13 @@ public final class Options {
     private static final long MOST_WORK = 4_000_000;
     private static final int SETS_BY = 1000;
 
-    /** A scenario, and how far it lies from the plan at the level. */
-    public record Option(Scenario scenario, ScenarioOdds odds, Gap gap) {}
+    /**
+     * A scenario beside the plan.
+     *
+     * @param plan the plan by as many futures, so that what differs is what the scenario does
+     * @param gap  how far it lies from the plan at the level
+     */
+    public record Option(Scenario scenario, ScenarioOdds odds, ScenarioOdds plan, Gap gap) {}
 
     private record Asked(double level) {}
 
@@ -35,40 +38,17 @@ public final class Options {
 
     private Options() {}
 
-    private static RunResult shorter(RunResult run, int n) {
-        RunResult.CostSamples cost = run.cost();
-        return new RunResult(
-                run.settings(),
-                n,
-                run.start(),
-                Arrays.copyOf(run.finish(), n),
-                Arrays.copyOf(run.duration(), n),
-                new RunResult.CostSamples(
-                        cost.planned(),
-                        Arrays.copyOf(cost.spread(), n),
-                        Arrays.copyOf(cost.timeDriven(), n),
-                        Arrays.copyOf(cost.risk(), n),
-                        cost.actions()),
-                run.planFinish(),
-                run.planDuration(),
-                run.activities(),
-                run.branches(),
-                List.of(),
-                run.risks(),
-                run.paths());
-    }
-
     /** All scenarios that are not put away, in their order. */
     public static List<Option> scenarios(Ground ground, double level) {
         RunSettings settings = Futures.of(ground, MOST_WORK);
         return ground.once(new Asked(level), 2 * settings.iterations(), (plan, monitor) -> {
-            ScenarioOdds base = ScenarioOdds.of(plan, shorter(ground.result(), settings.iterations()));
+            ScenarioOdds base = ScenarioOdds.of(plan, ground.result(), settings.iterations());
             List<Option> options = new ArrayList<>();
             for (Scenario scenario : ground.plan().scenarios()) {
                 if (!scenario.putAway()
                         && ground.scenario().filter(scenario::equals).isEmpty()) {
                     ScenarioOdds odds = odds(ground, plan, scenario, settings, monitor);
-                    options.add(new Option(scenario, odds, odds.from(base, level)));
+                    options.add(new Option(scenario, odds, base, odds.from(base, level)));
                 }
             }
             return options;
@@ -112,12 +92,10 @@ public final class Options {
 
     /** Which responses that are not decided on buy most of the finish. */
     public static BestSets.Found sets(Ground ground, double level) {
-        RunSettings own = ground.result().settings();
-        int n = Math.min(SETS_BY, ground.result().iterations());
-        RunSettings settings = new RunSettings(n, own.seed(), own.sampling(), own.threads());
+        RunSettings settings = Futures.few(ground, SETS_BY);
         return ground.once(
                 new Sets(level),
-                n,
+                settings.iterations(),
                 (plan, monitor) -> BestSets.of(
                         plan,
                         new BestSets.Others(Map.of(), options -> plan),

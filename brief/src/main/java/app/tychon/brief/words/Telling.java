@@ -1,5 +1,6 @@
 package app.tychon.brief.words;
 
+import app.tychon.brief.ground.Odds;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Brief;
 import java.math.BigDecimal;
@@ -9,7 +10,6 @@ import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.text.NumberFormat;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
 import java.util.Arrays;
@@ -104,11 +104,6 @@ public final class Telling {
         return day.format(DateTimeFormatter.ofPattern(pattern, locale));
     }
 
-    /** A moment on record. */
-    public String moment(LocalDateTime time) {
-        return day(time.toLocalDate());
-    }
-
     /** €4.40m: to three figures. */
     public String money(double amount) {
         double size = Math.abs(amount);
@@ -186,6 +181,11 @@ public final class Telling {
     /** 74 working days, 106 days: of what lies between two dates. */
     public String days(double working, double calendar) {
         return isWorking() ? workingDays(working) : counted(calendar, "day");
+    }
+
+    /** The same of two instants. */
+    public String between(Odds odds, double from, double to) {
+        return days(odds.work(from, to) / odds.day(), Math.rint((to - from) / Instants.DAY));
     }
 
     /** 74 working days: of work, wherever it lies. */

@@ -32,8 +32,4 @@ public record Template(List<Part> parts) {
         }
         return new Template(List.copyOf(parts));
     }
-
-    public List<String> fields() {
-        return parts.stream().filter(Part::isField).map(Part::field).distinct().toList();
-    }
 }

@@ -16,6 +16,7 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Sample;
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 
@@ -45,11 +46,20 @@ public record ScenarioOdds(
 
     /** Of a run that is there already. */
     public static ScenarioOdds of(CompiledPlan compiled, RunResult run) {
+        return of(compiled, run, run.iterations());
+    }
+
+    /** Of its first futures: those that a simulation of so many has. */
+    public static ScenarioOdds of(CompiledPlan compiled, RunResult run, int iterations) {
         CostSamples cost = run.cost();
         return of(
                 compiled,
                 new Outcomes(
-                        run.finish(), run.duration(), cost.totals(), cost.risk(), cost.planned() + cost.actions()));
+                        Arrays.copyOf(run.finish(), iterations),
+                        Arrays.copyOf(run.duration(), iterations),
+                        Arrays.copyOf(cost.totals(), iterations),
+                        Arrays.copyOf(cost.risk(), iterations),
+                        cost.planned() + cost.actions()));
     }
 
     private static ScenarioOdds of(CompiledPlan compiled, Outcomes outcomes) {
