@@ -2404,22 +2404,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/projects/{id}/briefs/{brief}/blocks/{block}/usual": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["usualWords"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/projects/{id}/briefs/{brief}/blocks/{block}/table.xlsx": {
         parameters: {
             query?: never;
@@ -8718,7 +8702,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -9119,30 +9105,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CurveRow"][];
-                };
-            };
-        };
-    };
-    usualWords: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                brief: string;
-                block: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": string[];
                 };
             };
         };

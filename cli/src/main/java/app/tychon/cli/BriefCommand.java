@@ -14,7 +14,6 @@ import app.tychon.core.model.Brief;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Scenario;
 import app.tychon.core.simulation.settings.RunSettings;
-import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.exchange.ProjectFileReader;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
@@ -32,6 +31,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -69,17 +69,8 @@ final class BriefCommand implements Callable<Integer> {
             description = "a starter instead: sponsor, risk_owners, planners, funding_body")
     private Starter starter;
 
-    @Option(names = "--iterations", defaultValue = "10000", description = "futures; default ${DEFAULT-VALUE}")
-    private int iterations;
-
-    @Option(names = "--seed", defaultValue = "1", description = "default ${DEFAULT-VALUE}")
-    private long seed;
-
-    @Option(names = "--sampling", defaultValue = "latin", description = "latin or plain; default ${DEFAULT-VALUE}")
-    private Sampling sampling;
-
-    @Option(names = "--threads", description = "default: as many as there are cores")
-    private Integer threads;
+    @Mixin
+    private HowMany howMany;
 
     @Override
     public Integer call() {
@@ -96,9 +87,8 @@ final class BriefCommand implements Callable<Integer> {
             throw new BadInputException(wrong);
         }
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file));
-                Attended attended = Attended.of(iterations)) {
-            int cores = Runtime.getRuntime().availableProcessors();
-            RunSettings settings = new RunSettings(iterations, seed, sampling, threads == null ? cores : threads);
+                Attended attended = Attended.of(howMany.iterations())) {
+            RunSettings settings = howMany.settings();
             Plan plan = ProjectFileReader.read(in);
             Brief wanted = wanted(plan);
             Ground ground = Simulated.of(plan, scenario(plan, wanted), settings, attended, LocalDateTime.now());

@@ -13,7 +13,6 @@ import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
-import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import app.tychon.exchange.ProjectFileReader;
@@ -30,6 +29,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -65,15 +65,6 @@ final class SimulateCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "a project file, *.tychon.json")
     private Path file;
 
-    @Option(names = "--iterations", paramLabel = "N", defaultValue = "10000", description = "default ${DEFAULT-VALUE}")
-    private int iterations;
-
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "default ${DEFAULT-VALUE}")
-    private long seed;
-
-    @Option(names = "--sampling", defaultValue = "latin", description = "latin (default) or plain")
-    private Sampling sampling;
-
     @Option(
             names = "--responses",
             paramLabel = "none|all",
@@ -86,9 +77,6 @@ final class SimulateCommand implements Callable<Integer> {
             paramLabel = "MILESTONE",
             description = "activities are critical towards this one; default: the project's finish")
     private String towards;
-
-    @Option(names = "--threads", paramLabel = "T", description = "default: as many as there are cores")
-    private Integer threads;
 
     @Option(names = "--json", paramLabel = "OUT", description = "writes all results")
     private Path json;
@@ -110,6 +98,9 @@ final class SimulateCommand implements Callable<Integer> {
     @Option(names = "--samples", paramLabel = "OUT.csv", description = "writes every iteration")
     private Path samples;
 
+    @Mixin
+    private HowMany howMany;
+
     @Override
     public Integer call() {
         return new Complaints(spec).exitCode(this::simulate);
@@ -117,9 +108,8 @@ final class SimulateCommand implements Callable<Integer> {
 
     private void simulate() throws IOException, BadInputException {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file));
-                Attended attended = Attended.of(iterations)) {
-            int cores = Runtime.getRuntime().availableProcessors();
-            RunSettings settings = new RunSettings(iterations, seed, sampling, threads == null ? cores : threads);
+                Attended attended = Attended.of(howMany.iterations())) {
+            RunSettings settings = howMany.settings();
             Plan plan = ProjectFileReader.read(in);
             long began = System.nanoTime();
             List<Scenario> wanted = ScenarioRun.wanted(plan, scenarios);

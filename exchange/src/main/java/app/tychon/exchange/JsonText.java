@@ -20,6 +20,15 @@ public final class JsonText {
         return part.toString();
     }
 
+    /** Puts a field in its place; null takes it away. */
+    public static void put(ObjectNode node, String field, JsonNode value) {
+        if (value == null || value.isNull()) {
+            node.remove(field);
+        } else {
+            node.set(field, value);
+        }
+    }
+
     /** @throws IllegalArgumentException with the reason for text that is no object */
     public static ObjectNode object(String text) {
         try {

@@ -24,4 +24,10 @@ class OpenApiTest extends ServerTest {
         }
         assertThat(json.readTree(KEPT.toFile())).isEqualTo(served);
     }
+
+    @Test
+    void theDocumentIsTheSameHoweverOftenItIsAskedFor() throws Exception {
+        JsonNode first = read("/api/openapi");
+        assertThat(read("/api/openapi")).isEqualTo(first);
+    }
 }

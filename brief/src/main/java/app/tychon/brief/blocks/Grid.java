@@ -1,5 +1,6 @@
 package app.tychon.brief.blocks;
 
+import app.tychon.exchange.table.Sheet;
 import java.util.Arrays;
 import java.util.List;
 
@@ -11,6 +12,18 @@ public record Grid(List<Column> columns, List<List<String>> rows) {
     public Grid {
         columns = List.copyOf(columns);
         rows = rows.stream().map(List::copyOf).toList();
+    }
+
+    /** As a file is made of it. */
+    public Sheet sheet(String title) {
+        return Sheet.plain(
+                title,
+                columns.stream().map(Column::name).toList(),
+                rows.stream()
+                        .map(row -> row.stream()
+                                .map(text -> text.isEmpty() ? null : (Object) text)
+                                .toList())
+                        .toList());
     }
 
     /** Columns by their names; those of numbers begin with a hash. */

@@ -47,7 +47,7 @@ public final class Teller {
         return new Told(
                 block.id(),
                 block.kind(),
-                block.heading().isEmpty() ? Kinds.heading(block.kind()) : block.heading(),
+                heading(block),
                 lines(scene, content),
                 block.words().isPresent(),
                 drawn ? content.drawing() : Optional.empty(),
@@ -57,6 +57,11 @@ public final class Teller {
                         .map(note -> scene.fields().line(note, Map.of()).text())
                         .toList(),
                 fault(block));
+    }
+
+    /** What stands over a block. */
+    public String heading(BriefBlock block) {
+        return block.heading().isEmpty() ? Kinds.heading(block.kind()) : block.heading();
     }
 
     /** Words that were typed are looked at again where their numbers have changed; those written from the numbers never need be. */

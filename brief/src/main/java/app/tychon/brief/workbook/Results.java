@@ -15,8 +15,6 @@ import app.tychon.core.simulation.result.ActivityResult;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.statistics.PercentileInterval;
 import app.tychon.exchange.table.Sheet;
-import app.tychon.exchange.table.Sheet.Column;
-import app.tychon.exchange.table.Sheet.Line;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -26,26 +24,8 @@ import java.util.Optional;
 /** What came out of a run, as tables of numbers and dates. */
 final class Results {
     private static final int HIGHEST = 99;
-    private static final int WIDE = 40;
-    private static final int NARROW = 18;
 
     private Results() {}
-
-    /** A sheet of which the first column stays in view. Cells are texts, numbers, dates, or null for nothing. */
-    static Sheet sheet(List<String> titles, List<List<Object>> rows) {
-        List<Column> columns = titles.stream()
-                .map(title -> new Column(title, Math.max(NARROW, Math.min(WIDE, title.length() + 4))))
-                .toList();
-        return new Sheet(
-                "",
-                columns,
-                1,
-                0,
-                rows.stream()
-                        .map(row -> new Line(
-                                false, 1, row.stream().map(Optional::ofNullable).toList()))
-                        .toList());
-    }
 
     static Sheet percentiles(Ground ground) {
         Odds odds = new Odds(ground);
@@ -67,7 +47,8 @@ final class Results {
             row.add(money == null ? null : money.high());
             rows.add(row);
         }
-        return sheet(
+        return Sheet.plain(
+                "",
                 List.of(
                         "Chance, percent",
                         "Finish by",
@@ -98,7 +79,8 @@ final class Results {
                     Instants.toCivil(one.meanFinish()),
                     one.meanCost()));
         }
-        return sheet(
+        return Sheet.plain(
+                "",
                 List.of(
                         "Code",
                         "Activity",
@@ -123,7 +105,8 @@ final class Results {
                 rows.add(row(ground, "cost", reason, 1));
             }
         }
-        return sheet(
+        return Sheet.plain(
+                "",
                 List.of("Of", "Code", "What", "Kind", "Adds at the level: working days, or money", "95 % within"),
                 rows);
     }
@@ -152,7 +135,8 @@ final class Results {
                         spent.high()[p]));
             }
         }
-        return sheet(
+        return Sheet.plain(
+                "",
                 List.of(
                         "From",
                         "P50 in the period",
@@ -183,7 +167,8 @@ final class Results {
                     option.odds().jointChance().orElse(null)));
         }
         String sure = "P" + ground.plan().project().targets().confidence();
-        return sheet(
+        return Sheet.plain(
+                "",
                 List.of(
                         "Code",
                         "Scenario",
@@ -217,7 +202,8 @@ final class Results {
                     result.cost().risk()[i],
                     result.cost().actions()));
         }
-        return sheet(
+        return Sheet.plain(
+                "",
                 List.of(
                         "Iteration",
                         "Finish",

@@ -15,6 +15,31 @@ public record Sheet(String title, List<Column> columns, int frozen, int name, Li
         lines = List.copyOf(lines);
     }
 
+    /** The name of a sheet has at most so many characters. */
+    private static final int LONGEST_TITLE = 31;
+
+    private static final int WIDEST = 48;
+    private static final int NARROWEST = 10;
+
+    /**
+     * A plain table: no row above another, the first column in view.
+     *
+     * @param rows texts, numbers and dates as such, null where there is nothing
+     */
+    public static Sheet plain(String title, List<String> columns, List<List<Object>> rows) {
+        return new Sheet(
+                title.length() > LONGEST_TITLE ? title.substring(0, LONGEST_TITLE) : title,
+                columns.stream()
+                        .map(name -> new Column(name, Math.max(NARROWEST, Math.min(WIDEST, name.length() + 4))))
+                        .toList(),
+                1,
+                0,
+                rows.stream()
+                        .map(row -> new Line(
+                                false, 1, row.stream().map(Optional::ofNullable).toList()))
+                        .toList());
+    }
+
     /** @param width in characters */
     public record Column(String title, int width) {}
 

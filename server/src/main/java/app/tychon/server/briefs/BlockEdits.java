@@ -1,6 +1,7 @@
 package app.tychon.server.briefs;
 
 import app.tychon.exchange.JsonCursor;
+import app.tychon.exchange.JsonText;
 import app.tychon.server.problems.ConflictException;
 import app.tychon.server.rows.Codes;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -47,7 +48,7 @@ final class BlockEdits {
         }
         edit.properties().stream()
                 .filter(field -> !OF_THE_EDIT.contains(field.getKey()))
-                .forEach(field -> BriefEdits.put(block, field.getKey(), field.getValue()));
+                .forEach(field -> JsonText.put(block, field.getKey(), field.getValue()));
         if (isNew) {
             insert(block, edit.path("after"));
         }

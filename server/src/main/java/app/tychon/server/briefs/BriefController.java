@@ -8,6 +8,7 @@ import app.tychon.brief.paper.PageDocx;
 import app.tychon.brief.paper.PagePdf;
 import app.tychon.brief.words.Fields.Field;
 import app.tychon.exchange.table.Sheet;
+import app.tychon.server.briefs.BriefPages.Whole;
 import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
@@ -86,7 +87,7 @@ class BriefController {
     /** Which sentences another run would change. */
     @GetMapping("/{brief}/update")
     BriefUpdate briefUpdate(@PathVariable UUID id, @PathVariable String brief, @RequestParam int run) {
-        return BriefUpdate.of(pages.view(id, brief, Optional.empty()), pages.view(id, brief, Optional.of(run)), run);
+        return pages.update(id, brief, run);
     }
 
     /** Finish and cost of every scenario beside what the brief is of, to be switched in front of its readers. */
@@ -101,22 +102,16 @@ class BriefController {
         return pages.fields(id, brief, block);
     }
 
-    /** What the words of a block are as long as nobody types others. */
-    @GetMapping("/{brief}/blocks/{block}/usual")
-    List<String> usualWords(@PathVariable UUID id, @PathVariable String brief, @PathVariable String block) {
-        return pages.usualWords(id, brief, block);
-    }
-
     @GetMapping("/{brief}/file.pdf")
     ResponseEntity<byte[]> briefPdf(@PathVariable UUID id, @PathVariable String brief) throws IOException {
-        return file(
-                PagePdf.of(pages.page(id, brief)), PDF, pages.brief(id, brief).name() + ".pdf");
+        Whole whole = pages.whole(id, brief);
+        return file(PagePdf.of(whole.page()), PDF, whole.name() + ".pdf");
     }
 
     @GetMapping("/{brief}/file.docx")
     ResponseEntity<byte[]> briefDocx(@PathVariable UUID id, @PathVariable String brief) throws IOException {
-        return file(
-                PageDocx.of(pages.page(id, brief)), DOCX, pages.brief(id, brief).name() + ".docx");
+        Whole whole = pages.whole(id, brief);
+        return file(PageDocx.of(whole.page()), DOCX, whole.name() + ".docx");
     }
 
     @GetMapping("/{brief}/blocks/{block}/drawing.svg")
@@ -153,7 +148,7 @@ class BriefController {
 
     private static Sheet sheet(Told told) {
         return told.grid()
-                .map(grid -> BriefSheets.of(told.heading(), grid))
+                .map(grid -> grid.sheet(told.heading()))
                 .orElseThrow(() -> new ConflictException("This block shows no table."));
     }
 

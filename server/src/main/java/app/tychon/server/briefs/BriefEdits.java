@@ -7,6 +7,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.exchange.BriefJson;
 import app.tychon.exchange.JsonCursor;
+import app.tychon.exchange.JsonText;
 import app.tychon.server.edits.Edit;
 import app.tychon.server.rows.Codes;
 import app.tychon.server.rows.RowPointer;
@@ -57,7 +58,7 @@ final class BriefEdits implements Edit {
             ObjectNode words = BriefJson.write(before);
             edit.properties().stream()
                     .filter(field -> !OF_THE_EDIT.contains(field.getKey()))
-                    .forEach(field -> put(words, field.getKey(), field.getValue()));
+                    .forEach(field -> JsonText.put(words, field.getKey(), field.getValue()));
             new BlockEdits(words, at).apply();
             Brief after = BriefJson.read(JsonCursor.at(words, "/" + i, problems));
             briefs.put(id, after);
@@ -67,14 +68,6 @@ final class BriefEdits implements Edit {
             throw new InvalidPlanException(problems);
         }
         return new Outcome(plan.withBriefs(List.copyOf(briefs.values())), label);
-    }
-
-    static void put(ObjectNode node, String name, JsonNode value) {
-        if (value.isNull()) {
-            node.remove(name);
-        } else {
-            node.set(name, value);
-        }
     }
 
     /** One of a starter, or a copy of another. */

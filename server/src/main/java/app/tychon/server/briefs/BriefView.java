@@ -165,6 +165,19 @@ record BriefView(
 
     record TableColumn(String name, boolean number) {}
 
+    /** One that nothing can be told of yet. */
+    static BriefView withoutRun(Brief brief) {
+        return of(
+                brief,
+                null,
+                null,
+                "No run is on record yet whose numbers this brief could tell.",
+                "",
+                brief.blocks().stream()
+                        .map(block -> BlockView.of(block, Optional.empty(), null))
+                        .toList());
+    }
+
     static BriefView of(
             Brief brief,
             @Nullable RunView run,

@@ -3,8 +3,10 @@ package app.tychon.server.briefs;
 import app.tychon.brief.ground.Ground;
 import app.tychon.brief.workbook.Part;
 import app.tychon.brief.workbook.RunWorkbook;
+import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.web.Download;
+import jakarta.annotation.Nullable;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Arrays;
@@ -23,10 +25,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/projects/{id}/exports")
 class ExportController {
-    private final BriefPages pages;
+    private final BriefRuns runs;
+    private final PlanStore plans;
 
-    ExportController(BriefPages pages) {
-        this.pages = pages;
+    ExportController(BriefRuns runs, PlanStore plans) {
+        this.runs = runs;
+        this.plans = plans;
     }
 
     /**
@@ -38,7 +42,8 @@ class ExportController {
 
     /** The tables there are. */
     @GetMapping
-    List<ExportRow> exports() {
+    List<ExportRow> exports(@PathVariable UUID id) {
+        plans.find(id);
         return Arrays.stream(Part.values())
                 .map(part -> new ExportRow(part.word(), part.title()))
                 .toList();
@@ -52,7 +57,7 @@ class ExportController {
     @GetMapping("/workbook.xlsx")
     ResponseEntity<byte[]> workbook(@PathVariable UUID id, @RequestParam(required = false) Integer run)
             throws IOException {
-        Ground ground = pages.ground(id, Optional.ofNullable(run));
+        Ground ground = ground(id, run);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         RunWorkbook.write(ground, out);
         return Download.of(out, Download.XLSX, name(ground) + ".xlsx");
@@ -70,9 +75,14 @@ class ExportController {
                         + String.join(
                                 ", ",
                                 Arrays.stream(Part.values()).map(Part::word).toList()) + "."));
-        Ground ground = pages.ground(id, Optional.ofNullable(run));
+        Ground ground = ground(id, run);
         return Download.csv(
                 wanted.of(ground), name(ground) + ", " + wanted.title().toLowerCase(Locale.ROOT));
+    }
+
+    private Ground ground(UUID id, @Nullable Integer run) {
+        plans.find(id);
+        return runs.ground(id, Optional.ofNullable(run));
     }
 
     private static String name(Ground ground) {

@@ -4,12 +4,12 @@ import app.tychon.brief.paper.Page;
 import app.tychon.brief.paper.PageDocx;
 import app.tychon.brief.paper.PagePdf;
 import app.tychon.brief.paper.PageWeb;
+import app.tychon.server.briefs.BriefPages.Whole;
 import app.tychon.server.briefs.IssueView.ReadingLinkView;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.runs.RunHolder;
-import app.tychon.server.runs.RunView;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -56,12 +56,11 @@ class Issues implements RunHolder {
 
     /** Issues a brief as it is now. */
     IssueView issue(Editor editor, String brief) {
-        Page page = pages.page(editor.project(), brief);
-        BriefView view = pages.view(editor.project(), brief, Optional.empty());
-        RunView run = pages.run(editor.project(), brief);
+        Whole whole = pages.whole(editor.project(), brief);
+        Page page = whole.page();
         byte[] shown;
         try {
-            shown = json.writeValueAsBytes(view);
+            shown = json.writeValueAsBytes(whole.view());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -72,7 +71,12 @@ class Issues implements RunHolder {
             projects.findForEditing(editor.project())
                     .orElseThrow(() -> new NotFoundException("There is no such project."));
             IssueEntity issue = new IssueEntity(
-                    editor.project(), brief, records.nextNumber(editor.project()), page.title(), run, editor.person());
+                    editor.project(),
+                    brief,
+                    records.nextNumber(editor.project()),
+                    page.title(),
+                    whole.run(),
+                    editor.person());
             records.insert(issue, new IssueDataEntity(issue.id(), shown, html, pdf, docx));
             return view(issue);
         });

@@ -5,6 +5,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Scenario;
 import app.tychon.exchange.JsonCursor;
+import app.tychon.exchange.JsonText;
 import app.tychon.exchange.ScenarioJson;
 import app.tychon.server.edits.Edit;
 import app.tychon.server.rows.Codes;
@@ -114,21 +115,13 @@ final class ScenarioEdits implements Edit {
             JsonNode value = field.getValue();
             if (MAPS.contains(name) && value.isObject()) {
                 ObjectNode map = words.withObject("/" + name);
-                value.properties().forEach(entry -> put(map, entry.getKey(), entry.getValue()));
+                value.properties().forEach(entry -> JsonText.put(map, entry.getKey(), entry.getValue()));
             } else if (!OF_THE_EDIT.contains(name)) {
-                put(words, name, value);
+                JsonText.put(words, name, value);
             }
         });
         edit.path("forget").forEach(forgotten -> forget((ArrayNode) words.get("edits"), forgotten));
         return words;
-    }
-
-    private static void put(ObjectNode node, String name, JsonNode value) {
-        if (value.isNull()) {
-            node.remove(name);
-        } else {
-            node.set(name, value);
-        }
     }
 
     private static void forget(ArrayNode edits, JsonNode forgotten) {

@@ -4,6 +4,7 @@ import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -22,7 +23,8 @@ class OpenApi {
 
     @Bean
     OpenAPI document() {
-        return new OpenAPI().info(new Info().title("Tychon").version("1"));
+        // Wherever it is served; one that is made up for each reading would make the document another one.
+        return new OpenAPI().info(new Info().title("Tychon").version("1")).servers(List.of(new Server().url("/")));
     }
 
     @Bean
@@ -43,7 +45,6 @@ class OpenApi {
             // Sorted, so that the document is the same whatever order classes were found in.
             api.getComponents().setSchemas(new TreeMap<>(api.getComponents().getSchemas()));
             api.getComponents().getSchemas().values().forEach(OpenApi::require);
-            api.setServers(List.of());
         };
     }
 

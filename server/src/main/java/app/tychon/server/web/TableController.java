@@ -1,12 +1,10 @@
 package app.tychon.server.web;
 
 import app.tychon.exchange.table.Sheet;
-import app.tychon.exchange.table.Sheet.Column;
-import app.tychon.exchange.table.Sheet.Line;
 import com.fasterxml.jackson.databind.JsonNode;
+import jakarta.annotation.Nullable;
 import java.io.IOException;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -17,9 +15,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/tables")
 class TableController {
-    private static final int WIDEST = 48;
-    private static final int NARROWEST = 10;
-
     /**
      * A table.
      *
@@ -49,22 +44,18 @@ class TableController {
                                 + table.columns().size() + " columns");
             }
         }
-        List<Column> columns = table.columns().stream()
-                .map(title -> new Column(title, Math.max(NARROWEST, Math.min(WIDEST, title.length() + 4))))
-                .toList();
-        List<Line> lines = table.rows().stream()
-                .map(row -> new Line(
-                        false, 1, row.stream().map(TableController::cell).toList()))
-                .toList();
-        // A sheet's name has at most 31 characters.
-        String title = table.title().length() > 31 ? table.title().substring(0, 31) : table.title();
-        return new Sheet(title, columns, 1, 0, lines);
+        return Sheet.plain(
+                table.title(),
+                table.columns(),
+                table.rows().stream()
+                        .map(row -> row.stream().map(TableController::cell).toList())
+                        .toList());
     }
 
-    private static Optional<Object> cell(JsonNode value) {
+    private static @Nullable Object cell(JsonNode value) {
         if (value.isNull()) {
-            return Optional.empty();
+            return null;
         }
-        return Optional.of(value.isNumber() ? (Object) value.doubleValue() : value.asText());
+        return value.isNumber() ? (Object) value.doubleValue() : value.asText();
     }
 }

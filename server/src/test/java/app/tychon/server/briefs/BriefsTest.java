@@ -13,6 +13,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.UUID;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -287,5 +288,35 @@ class BriefsTest extends RunningTest {
         sent(get(at("/briefs/B1/blocks/none/table.csv")), "", 404);
         JsonNode fields = read(at("/briefs/B1/blocks/answer/fields"));
         assertThat(fields.findValuesAsText("key")).contains("sure.finish", "option.now", "both.often");
+    }
+
+    @Test
+    void everythingOfARunIsTakenOutAsTablesOrNot() throws Exception {
+        sent(get(at("/exports/workbook.xlsx")), "", 409);
+        record();
+        for (JsonNode row : read(at("/exports"))) {
+            assertThat(file(at("/exports/" + row.get("part").asText() + ".csv?run=1")))
+                    .as(row.get("title").asText())
+                    .isNotEmpty();
+        }
+        assertThat(new String(file(at("/exports/percentiles.csv")), StandardCharsets.UTF_8))
+                .contains("Finish by")
+                .contains("2028-");
+        assertThat(file(at("/exports/workbook.xlsx"))).startsWith('P', 'K');
+        assertThat(sent(get(at("/exports/gossip.csv")), "", 404).getContentAsString(StandardCharsets.UTF_8))
+                .contains("there are plan, ranges");
+        assertThat(sent(get(at("/exports/plan.csv?run=9")), "", 404).getContentAsString(StandardCharsets.UTF_8))
+                .contains("Run 9 is no longer on record");
+        sent(get("/api/projects/" + UUID.randomUUID() + "/exports"), "", 404);
+    }
+
+    @Test
+    void scenariosAreReadOffBesideTheBrief() throws Exception {
+        record();
+        JsonNode curves = read(at("/briefs/B1/curves"));
+        assertThat(curves.findValuesAsText("id")).containsExactly("V1", "V2", "V3", "V4", "V5");
+        assertThat(curves.get(0).get("finish").size()).isEqualTo(201);
+        assertThat(curves.get(4).get("finish").get(160).asDouble())
+                .isLessThan(curves.get(0).get("finish").get(160).asDouble());
     }
 }
