@@ -5155,6 +5155,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5175,6 +5176,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5201,6 +5203,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5223,6 +5226,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5249,6 +5253,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5275,6 +5280,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5301,6 +5307,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5327,6 +5334,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5349,6 +5357,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5634,6 +5643,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5668,6 +5678,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5690,6 +5701,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5712,7 +5724,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example V3 */
                 scenario: string;
             };
             cookie?: never;
@@ -5735,7 +5749,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example V3 */
                 scenario: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5758,7 +5774,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example V3 */
                 scenario: string;
             };
             cookie?: never;
@@ -5781,6 +5799,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5807,6 +5826,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5829,12 +5849,21 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "iterations": 1000,
+                 *       "seed": 4711,
+                 *       "sampling": "latin",
+                 *       "name": "First look"
+                 *     }
+                 */
                 "application/json": components["schemas"]["RunRequest"];
             };
         };
@@ -5855,6 +5884,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5881,6 +5911,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5907,6 +5938,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5933,6 +5965,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5962,6 +5995,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -5993,6 +6027,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6022,6 +6057,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6048,6 +6084,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6070,6 +6107,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6096,6 +6134,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 row: string;
             };
@@ -6123,6 +6162,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 row: string;
             };
@@ -6150,6 +6190,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6179,6 +6220,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6208,6 +6250,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -6231,6 +6274,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6261,6 +6305,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6283,6 +6328,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6309,6 +6355,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6335,6 +6382,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6360,6 +6408,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6391,6 +6440,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6420,6 +6470,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6446,6 +6497,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6472,6 +6524,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6498,6 +6551,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6520,7 +6574,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example B1 */
                 brief: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6543,6 +6599,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6751,12 +6808,18 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "confidence": 85
+                 *     }
+                 */
                 "application/json": components["schemas"]["SettingsWords"];
             };
         };
@@ -6781,6 +6844,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6803,12 +6867,23 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "V1",
+                 *         "risks": {
+                 *           "R02": "off"
+                 *         }
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["ScenarioWords"][];
             };
         };
@@ -6829,12 +6904,21 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "S40",
+                 *         "duration": "42d"
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["RowEdit"][];
             };
         };
@@ -6855,6 +6939,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6877,12 +6962,21 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "R01",
+                 *         "probability": 0.25
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["RiskWords"][];
             };
         };
@@ -6903,6 +6997,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6929,6 +7024,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -6951,12 +7047,28 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "B1",
+                 *         "blocks": [
+                 *           {
+                 *             "id": "sure",
+                 *             "words": [
+                 *               "The target is kept by {target.often}."
+                 *             ]
+                 *           }
+                 *         ]
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["BriefWords"][];
             };
         };
@@ -6977,6 +7089,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7846,6 +7959,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7868,6 +7982,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7888,6 +8003,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7913,6 +8029,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7935,6 +8052,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7957,6 +8075,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -7979,6 +8098,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8004,6 +8124,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8029,6 +8150,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8055,6 +8177,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8081,6 +8204,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8107,6 +8231,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8130,6 +8255,7 @@ export interface operations {
             header?: never;
             path: {
                 risk: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8156,6 +8282,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8183,6 +8310,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8208,6 +8336,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8232,6 +8361,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8256,6 +8386,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8278,6 +8409,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8300,6 +8432,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8322,6 +8455,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8344,6 +8478,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8366,6 +8501,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8388,6 +8524,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8410,6 +8547,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8432,6 +8570,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8454,6 +8593,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8476,6 +8616,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8498,6 +8639,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8520,6 +8662,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8543,6 +8686,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8566,6 +8710,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
             };
@@ -8589,6 +8734,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8611,6 +8757,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8633,6 +8780,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8659,6 +8807,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8681,6 +8830,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8703,6 +8853,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8727,7 +8878,9 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example percentiles */
                 part: string;
             };
             cookie?: never;
@@ -8752,6 +8905,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8774,6 +8928,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8796,6 +8951,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8818,6 +8974,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8840,6 +8997,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8862,6 +9020,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8884,6 +9043,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8906,6 +9066,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8928,6 +9089,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8950,6 +9112,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -8972,6 +9135,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 calendar: string;
             };
@@ -8997,7 +9161,9 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9022,7 +9188,9 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9045,7 +9213,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9068,7 +9238,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9091,7 +9263,9 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
             };
             cookie?: never;
@@ -9114,8 +9288,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example options */
                 block: string;
             };
             cookie?: never;
@@ -9138,8 +9315,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example options */
                 block: string;
             };
             cookie?: never;
@@ -9162,8 +9342,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example options */
                 block: string;
             };
             cookie?: never;
@@ -9186,8 +9369,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example options */
                 block: string;
             };
             cookie?: never;
@@ -9210,8 +9396,11 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
+                /** @example B1 */
                 brief: string;
+                /** @example options */
                 block: string;
             };
             cookie?: never;
@@ -9234,6 +9423,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 activity: string;
             };
@@ -9319,6 +9509,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
                 issue: string;
                 link: string;
@@ -9342,6 +9533,7 @@ export interface operations {
             header?: never;
             path: {
                 evidence: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9365,6 +9557,7 @@ export interface operations {
             header?: never;
             path: {
                 correlation: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;
@@ -9388,6 +9581,7 @@ export interface operations {
             header?: never;
             path: {
                 calendar: string;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
                 id: string;
             };
             cookie?: never;

@@ -30,7 +30,7 @@ class DemoLoader {
     private UUID bringIn() {
         Path file = examples.resolve(CODE + ".tychon.json");
         try (InputStream in = Files.newInputStream(file)) {
-            return projects.bringIn(in);
+            return projects.bringInDemo(in);
         } catch (IOException e) {
             throw new CannotStart("The demo plan cannot be read from " + file + ".");
         }

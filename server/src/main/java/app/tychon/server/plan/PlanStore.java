@@ -4,6 +4,7 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Plan;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
+import app.tychon.server.database.Ids;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectEntity;
@@ -59,7 +60,13 @@ public class PlanStore {
     /** Keeps a sound plan as a new project and returns its key. */
     @Transactional
     public UUID insert(Plan plan) {
-        ProjectEntity project = new ProjectEntity(plan.project());
+        return insert(plan, Ids.next());
+    }
+
+    /** The same under an id that no other project has. */
+    @Transactional
+    public UUID insert(Plan plan, UUID id) {
+        ProjectEntity project = new ProjectEntity(plan.project(), id);
         project.setPlannedFinish(
                 Instants.toCivil(Scheduler.schedule(Network.of(plan)).finish()));
         records.insert(project);

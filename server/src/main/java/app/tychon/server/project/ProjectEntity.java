@@ -3,7 +3,6 @@ package app.tychon.server.project;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Project;
 import app.tychon.core.model.Targets;
-import app.tychon.server.database.Ids;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -52,8 +51,9 @@ public class ProjectEntity {
 
     protected ProjectEntity() {}
 
-    public ProjectEntity(Project project) {
-        id = Ids.next();
+    /** @param id that no other project has */
+    public ProjectEntity(Project project, UUID id) {
+        this.id = id;
         update(project);
         revision = 1;
         inputsRevision = 1;

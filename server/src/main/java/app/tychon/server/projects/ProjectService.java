@@ -11,6 +11,7 @@ import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.schedule.PlainWeek;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.project.DemoProject;
 import app.tychon.server.project.ProjectEntity;
 import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.project.ProjectRepository.LastOdds;
@@ -93,6 +94,13 @@ public class ProjectService {
      */
     public UUID bringIn(InputStream file) throws IOException {
         return plans.insert(ProjectFileReader.read(file));
+    }
+
+    /** Brings the demo in, under the id by which the examples of the interface speak of it, unless something else has that. */
+    @Transactional
+    public UUID bringInDemo(InputStream file) throws IOException {
+        Plan plan = ProjectFileReader.read(file);
+        return projects.findById(DemoProject.ID).isPresent() ? plans.insert(plan) : plans.insert(plan, DemoProject.ID);
     }
 
     /** Begins a project with nothing in it but a branch and an ordinary week. */

@@ -24,7 +24,7 @@ class DemoLoaderTest {
     @Test
     void bringsTheDemoInWhereThereIsNone() throws IOException {
         when(projects.findByCode("kestrel-ridge")).thenReturn(Optional.empty());
-        when(projects.bringIn(any())).thenReturn(id);
+        when(projects.bringInDemo(any())).thenReturn(id);
         assertThat(new DemoLoader(projects, EXAMPLES).load()).isEqualTo(id);
     }
 
@@ -32,7 +32,7 @@ class DemoLoaderTest {
     void leavesADemoThatWasWorkedOnAsItIs() throws IOException {
         when(projects.findByCode("kestrel-ridge")).thenReturn(Optional.of(id));
         assertThat(new DemoLoader(projects, EXAMPLES).load()).isEqualTo(id);
-        verify(projects, never()).bringIn(any());
+        verify(projects, never()).bringInDemo(any());
     }
 
     @Test
