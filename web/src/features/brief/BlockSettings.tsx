@@ -13,7 +13,7 @@ const Link = chakra("a");
 const USUAL = "";
 const LEVELS = [50, 60, 70, 75, 80, 85, 90, 95];
 const ROWS = [3, 5, 8, 10, 12, 15, 20, 30, 50, 100];
-const DEPTHS = [1, 2, 3, 4];
+const DEPTHS = [2, 3, 4];
 const SHOWS = [
   { value: "drawing", label: "the drawing" },
   { value: "table", label: "the table" },
@@ -25,10 +25,35 @@ const PERIODS = [
   { value: "quarter", label: "by quarters" },
 ];
 
-const numbers = (usual: string, values: readonly number[], label: (one: number) => string) => [
-  { value: USUAL, label: usual },
-  ...values.map((one) => ({ value: String(one), label: label(one) })),
-];
+/** What is set by a number. */
+const counted = (confidence: number, runs: readonly number[]) =>
+  [
+    {
+      name: "level",
+      label: "How sure",
+      before: "sure to",
+      usual: `${confidence} %, as the project`,
+      values: LEVELS,
+      told: (one: number) => `${one} %`,
+    },
+    {
+      name: "depth",
+      label: "How deep into the work breakdown",
+      before: "down to",
+      usual: "level 1",
+      values: DEPTHS,
+      told: (one: number) => `level ${one}`,
+    },
+    { name: "rows", label: "How many rows", before: "rows", usual: "as usual", values: ROWS, told: String },
+    {
+      name: "since",
+      label: "Compared with which run",
+      before: "since",
+      usual: "the run before",
+      values: runs,
+      told: (one: number) => `run ${one}`,
+    },
+  ] as const;
 
 interface Props {
   plan: PlanView;
@@ -46,7 +71,6 @@ export function BlockSettings({ plan, brief, block, runs, onChange }: Props) {
   const register = useRegister(id, revision);
   const scenarios = useScenarios(id, revision, { base: THE_PLAN, watch: [] });
   const owners = [...new Set(register.data?.risks.map(({ owner }) => owner).filter(Boolean))].sort();
-  const number = (text: string) => (text === USUAL ? null : Number(text));
   const file = (name: string) => briefFile(id, brief, `blocks/${encodeURIComponent(block.id)}/${name}`);
   return (
     <Flex gap="4" rowGap="1.5" wrap="wrap" align="center" fontSize="13px" color={PAPER.soft} mb="2">
@@ -57,33 +81,21 @@ export function BlockSettings({ plan, brief, block, runs, onChange }: Props) {
           onChange={(of) => void onChange({ of: of === "project" ? null : of })}
         />
       )}
-      {has.has("level") && (
-        <LabelledSelect
-          label="How sure"
-          before="sure to"
-          value={String(block.level ?? USUAL)}
-          choices={numbers(`${confidence} %, as the project`, LEVELS, (one) => `${one} %`)}
-          onPick={(text) => void onChange({ level: number(text) })}
-        />
-      )}
-      {has.has("depth") && (
-        <LabelledSelect
-          label="How deep into the work breakdown"
-          before="down to"
-          value={String(block.depth ?? USUAL)}
-          choices={numbers("level 1", DEPTHS.slice(1), (one) => `level ${one}`)}
-          onPick={(text) => void onChange({ depth: number(text) })}
-        />
-      )}
-      {has.has("rows") && (
-        <LabelledSelect
-          label="How many rows"
-          before="rows"
-          value={String(block.rows ?? USUAL)}
-          choices={numbers("as usual", ROWS, String)}
-          onPick={(text) => void onChange({ rows: number(text) })}
-        />
-      )}
+      {counted(confidence, runs)
+        .filter(({ name }) => has.has(name))
+        .map(({ name, label, before, usual, values, told }) => (
+          <LabelledSelect
+            key={name}
+            label={label}
+            before={before}
+            value={String(block[name] ?? USUAL)}
+            choices={[
+              { value: USUAL, label: usual },
+              ...values.map((one) => ({ value: String(one), label: told(one) })),
+            ]}
+            onPick={(text) => void onChange({ [name]: text === USUAL ? null : Number(text) })}
+          />
+        ))}
       {has.has("scenarios") && (
         <LabelledSelect
           label="Which scenario"
@@ -97,15 +109,6 @@ export function BlockSettings({ plan, brief, block, runs, onChange }: Props) {
               .map((row) => ({ value: row.id, label: row.name })),
           ]}
           onPick={(one) => void onChange({ scenarios: one === USUAL ? null : [one] })}
-        />
-      )}
-      {has.has("since") && (
-        <LabelledSelect
-          label="Compared with which run"
-          before="since"
-          value={String(block.since ?? USUAL)}
-          choices={numbers("the run before", runs, (one) => `run ${one}`)}
-          onPick={(text) => void onChange({ since: number(text) })}
         />
       )}
       {has.has("owner") && (

@@ -8,7 +8,11 @@ const Head = chakra("th");
 
 /** A table of a brief. */
 export function PaperTable({ table, label }: { table: BriefTable; label: string }) {
-  const align = (column: number) => (table.columns[column]?.number ? "right" : "left");
+  /** How a cell of a column lies: numbers at the right. */
+  const lies = (column: number) =>
+    table.columns[column]?.number
+      ? ({ textAlign: "right", py: "1", pl: "2", pr: "0" } as const)
+      : ({ textAlign: "left", py: "1", pl: "0", pr: "2" } as const);
   return (
     <Table
       aria-label={label}
@@ -25,12 +29,9 @@ export function PaperTable({ table, label }: { table: BriefTable; label: string 
             <Head
               key={c}
               scope="col"
-              textAlign={align(c)}
+              {...lies(c)}
               fontWeight="600"
               verticalAlign="bottom"
-              py="1"
-              pl={column.number ? "2" : "0"}
-              pr={column.number ? "0" : "2"}
               borderBottom={`1px solid ${PAPER.soft}`}
             >
               {column.name}
@@ -45,11 +46,8 @@ export function PaperTable({ table, label }: { table: BriefTable; label: string 
               <Cell
                 key={c}
                 dir="auto"
-                textAlign={align(c)}
+                {...lies(c)}
                 verticalAlign="top"
-                py="1"
-                pl={table.columns[c]?.number ? "2" : "0"}
-                pr={table.columns[c]?.number ? "0" : "2"}
                 borderBottom={`1px solid ${PAPER.line}`}
                 overflowWrap="anywhere"
                 whiteSpace={table.columns[c]?.number ? "nowrap" : "pre-wrap"}

@@ -3,6 +3,8 @@ import { describe, expect, it, vi } from "vitest";
 import type { BriefAxis, BriefDrawing, BriefLine, FutureView } from "../../shared/api/client";
 import { aPlan } from "../../test/aPlan";
 import { shown } from "../../test/shown";
+import { freeCode } from "../../shared/format/freeCode";
+import { Decisions } from "./Decisions";
 import { DrawingPicture } from "./DrawingPicture";
 import { placeOf, played } from "./future";
 import { headingOf, KINDS } from "./kinds";
@@ -167,4 +169,51 @@ describe("on paper", () => {
     expect(new Set(KINDS.map(({ name }) => name)).size).toBe(KINDS.length);
     expect(headingOf({ heading: "", usual: "", kind: "text" } as never)).toBe("Words of your own");
   });
+});
+
+describe("decisions", () => {
+  const rows = [{ what: "Book the crane", who: "The board", by: "2027-02-01", cost: 18_000 }];
+  const shownWith = (answer?: string) => {
+    const change = vi.fn(() => Promise.resolve(answer));
+    shown(<Decisions plan={aPlan()} block={{ decisions: rows } as never} onChange={change} />);
+    return change;
+  };
+  const leave = (label: string | RegExp, text: string) => {
+    const field = screen.getByLabelText(label);
+    fireEvent.blur(field, { target: { value: text } });
+  };
+
+  it("are changed field by field, as people type days and money", () => {
+    const change = shownWith();
+    leave("Cost", "20k");
+    expect(change).toHaveBeenLastCalledWith([{ ...rows[0], cost: 20_000 }]);
+    leave("By whom", "The sponsor");
+    expect(change).toHaveBeenLastCalledWith([{ ...rows[0], who: "The sponsor" }]);
+    leave("Cost", "");
+    expect(change).toHaveBeenLastCalledWith([{ ...rows[0], cost: undefined }]);
+  });
+
+  it("keep what was typed where it cannot be, and say why", async () => {
+    const change = shownWith("A date lies between 1900 and 2400.");
+    leave("Cost", "plenty");
+    expect(change).not.toHaveBeenCalled();
+    expect(screen.getByRole("alert").textContent).toContain("“plenty” is no amount");
+    leave(/^By when/, "someday");
+    expect(change).not.toHaveBeenCalled();
+    leave("By whom", "Nobody");
+    expect(await screen.findByText("A date lies between 1900 and 2400.")).toBeTruthy();
+  });
+
+  it("are added and taken out", () => {
+    const change = shownWith();
+    fireEvent.click(screen.getByText("Add a decision"));
+    expect(change).toHaveBeenLastCalledWith([rows[0], { what: "To be said", who: "" }]);
+    fireEvent.click(screen.getByLabelText("Take “Book the crane” out"));
+    expect(change).toHaveBeenLastCalledWith([]);
+  });
+});
+
+it("a free code is the first that nobody has", () => {
+  expect(freeCode("b", ["b1", "b3"])).toBe("b2");
+  expect(freeCode("B", [])).toBe("B1");
 });

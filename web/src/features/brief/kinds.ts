@@ -72,3 +72,5 @@ export const STARTERS = [
   { starter: "FUNDING_BODY", label: "For the funding body", about: "cash flow, contingency" },
   { starter: "BLANK", label: "An empty page", about: "block by block" },
 ] as const;
+
+export type Starter = (typeof STARTERS)[number]["starter"];

@@ -1,6 +1,7 @@
 import type { ScenarioRow } from "../../shared/api/client";
 import { refusalOf } from "../../shared/api/edits";
 import type { ScenarioEdit, ScenarioEdits } from "../../shared/api/scenarios";
+import { freeCode } from "../../shared/format/freeCode";
 import { notify } from "../../shared/ui/notify";
 import { tickedOf } from "./scenarioLook";
 import type { ScenariosLook } from "./scenariosStore";
@@ -8,12 +9,11 @@ import type { ScenariosLook } from "./scenariosStore";
 export const refused = (error: unknown) => notify(`That cannot be: ${refusalOf(error)}`);
 
 /** The first code that no scenario has. */
-export function freeId(rows: readonly Pick<ScenarioRow, "id">[]): string {
-  const taken = new Set(rows.map((row) => row.id));
-  let number = 1;
-  while (taken.has(`V${number}`)) number++;
-  return `V${number}`;
-}
+export const freeId = (rows: readonly Pick<ScenarioRow, "id">[]) =>
+  freeCode(
+    "V",
+    rows.map(({ id }) => id),
+  );
 
 /** Makes a scenario, draws it and explains it. */
 export async function made(

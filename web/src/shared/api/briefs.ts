@@ -200,9 +200,8 @@ export const issueFile = (project: string, issue: string, file: string) =>
 /** The tables of a run that can be taken out. */
 export function useExports(project: string) {
   return useQuery({
-    queryKey: ["exports"],
-    queryFn: () =>
-      answer(http.GET("/api/projects/{id}/exports", { params: { path: { id: project } } as never })),
+    queryKey: ["exports", project],
+    queryFn: () => answer(http.GET("/api/projects/{id}/exports", { params: { path: { id: project } } })),
     staleTime: Infinity,
   });
 }

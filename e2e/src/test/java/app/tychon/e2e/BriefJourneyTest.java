@@ -125,6 +125,17 @@ class BriefJourneyTest extends Journey {
         browser.see(block("b1")).sendKeys(Keys.DELETE);
         browser.isGone(block("b1"));
         browser.read(NOTE, "Ctrl+Z brings it back");
+        // A number is put in where the words end, and a decision's cost is refused and typed anew.
+        browser.see(block("sure")).sendKeys(Keys.F2);
+        browser.see("[aria-label='Words of the block']");
+        browser.chooseOption("[aria-label='Put a number in']", "iterations");
+        browser.press("Keep these words");
+        browser.read(block("sure"), "10,000");
+        browser.see(block("decide")).click();
+        browser.enter(block("decide") + " [aria-label='Cost']", "plenty");
+        browser.read(block("decide") + " [role='alert']", "“plenty” is no amount");
+        browser.enter(block("decide") + " [aria-label='Cost']", "20k");
+        browser.read(block("decide"), "€58k in all");
         browser.enter("[aria-label='At the foot of every page']", "For the board");
         browser.read("article", "For the board");
         browser.chooseOption("[aria-label='Dates and money']", "en-US");
