@@ -50,7 +50,7 @@ export const GLOSSARY: readonly Word[] = [
     term: "Brief",
     means:
       "A page that leaves somebody a decision: the answer, how sure it is, what makes it so, what could be done. Its sentences hold the numbers of a recorded run and follow it.",
-    see: ["recorded run", "issue"],
+    see: ["run", "issue"],
   },
   {
     id: "budget",
@@ -271,7 +271,7 @@ export const GLOSSARY: readonly Word[] = [
     also: ["issued brief"],
     means:
       "A brief as it was read on a day, kept for good with the run it rests on. It is read by links that can be withdrawn.",
-    see: ["brief", "recorded run"],
+    see: ["brief", "run"],
   },
   {
     id: "lag",
