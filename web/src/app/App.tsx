@@ -3,6 +3,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { lazily } from "../shared/ui/lazily";
 import { Notice } from "../shared/ui/Notice";
 import { Frame } from "./Frame";
+import { PlainFrame } from "./PlainFrame";
 import { Root } from "./Root";
 import { StageFault } from "./StageFault";
 
@@ -22,15 +23,28 @@ const ScenariosStage = lazily(
 const BriefStage = lazily(() => import("../features/brief/BriefStage"), "BriefStage", MEANWHILE);
 const OddsStage = lazily(() => import("../features/odds/OddsStage"), "OddsStage", MEANWHILE);
 
+const AccountPage = lazily(() => import("../features/people/AccountPage"), "AccountPage", MEANWHILE);
+const PeoplePage = lazily(() => import("../features/people/PeoplePage"), "PeoplePage", MEANWHILE);
+const JoinPage = lazily(() => import("../features/people/JoinPage"), "JoinPage", MEANWHILE);
+
 const page = (path: string, element: ReactNode) => ({ path, element, errorElement: <StageFault /> });
 
 const router = createBrowserRouter([
+  page("/join/:key", <JoinPage />),
   {
     element: <Root />,
     errorElement: <StageFault />,
     children: [
       { path: "/", element: <Navigate to="/projects" replace /> },
-      page("/projects", <ProjectsPage />),
+      {
+        element: <PlainFrame />,
+        errorElement: <StageFault />,
+        children: [
+          page("/projects", <ProjectsPage />),
+          page("/account", <AccountPage />),
+          page("/people", <PeoplePage />),
+        ],
+      },
       {
         path: "/projects/:projectId",
         element: <Frame />,

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { Outlet } from "react-router";
+import { Gate } from "./Gate";
 import { lazily } from "../shared/ui/lazily";
 import { NoteBar } from "../shared/ui/NoteBar";
 import { useExplained } from "../shared/words/wordStore";
@@ -22,7 +23,9 @@ export function Root() {
   }, []);
   return (
     <>
-      <Outlet />
+      <Gate>
+        <Outlet />
+      </Gate>
       <NoteBar />
       {searching && <Palette onClose={() => setSearching(false)} />}
       {word && <WordDialog />}

@@ -1,3 +1,4 @@
+import { PersonMenu } from "../features/people/PersonMenu";
 import { lazily } from "../shared/ui/lazily";
 import { Box, chakra, Flex, IconButton } from "@chakra-ui/react";
 import { Keyboard, Moon, Sun } from "lucide-react";
@@ -77,6 +78,7 @@ export function TopRow({ projectId, name, revision }: { projectId: string; name:
         >
           {mode === "dark" ? <Sun /> : <Moon />}
         </IconButton>
+        <PersonMenu projectId={projectId} />
       </Flex>
       {keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}
     </Flex>

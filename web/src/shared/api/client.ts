@@ -141,6 +141,14 @@ export type BriefIssue = Schemas["IssueView"];
 export type BriefField = Schemas["Field"];
 export type BriefTold = Schemas["ToldView"];
 export type TwoDriversRow = Schemas["TwoDriversRow"];
+export type Me = Schemas["MeView"];
+export type Person = Schemas["PersonView"];
+export type PersonWords = Schemas["PersonWords"];
+export type PersonChange = Schemas["PersonChange"];
+export type Member = Schemas["MemberView"];
+export type MemberWords = Schemas["MemberWords"];
+export type Role = Member["role"];
+export type Codes = Schemas["CodesView"];
 export type DateOdds = Schemas["OddsLocalDateTime"];
 export type AmountOdds = Schemas["OddsDouble"];
 export type DateReading = Schemas["ReadingLocalDateTime"];
@@ -171,6 +179,8 @@ export class ApiError extends Error {
 const fromServer: Middleware = {
   onRequest({ request }) {
     request.headers.set("Tychon-Person", person());
+    const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+    if (token) request.headers.set("X-XSRF-TOKEN", token);
     return request;
   },
   async onResponse({ response }) {

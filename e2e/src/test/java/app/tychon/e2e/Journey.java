@@ -60,6 +60,9 @@ abstract class Journey {
                 ? new Browser(Files.createTempDirectory(Path.of("target").toAbsolutePath(), "downloads"))
                 : free;
         browser.forget(server.address() + "/health");
+        if (free == null) {
+            browser.open(server.entrance());
+        }
     }
 
     @AfterEach
@@ -92,7 +95,7 @@ abstract class Journey {
         try {
             HttpRequest request = HttpRequest.newBuilder(URI.create(address() + "/api/projects"))
                     .header("Content-Type", "application/json")
-                    .header("Tychon-Person", "0f".repeat(16))
+                    .header("Authorization", "Bearer " + LiveServer.MACHINE_KEY)
                     .POST(HttpRequest.BodyPublishers.ofFile(file))
                     .build();
             String answer =

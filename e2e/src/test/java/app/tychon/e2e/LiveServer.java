@@ -2,6 +2,7 @@ package app.tychon.e2e;
 
 import app.tychon.server.TychonApplication;
 import app.tychon.server.database.OwnDatabase;
+import app.tychon.server.door.MachineKey;
 import java.nio.file.Path;
 import java.util.Map;
 import org.springframework.boot.SpringApplication;
@@ -10,6 +11,9 @@ import org.springframework.context.ConfigurableApplicationContext;
 
 /** The server as it really runs, on a database of its own in a folder, until it is closed. */
 final class LiveServer implements AutoCloseable {
+    /** By which whoever has the machine comes in. */
+    static final String MACHINE_KEY = "key-of-the-machine-of-journeys";
+
     private final OwnDatabase database;
     private final ConfigurableApplicationContext application;
 
@@ -17,10 +21,18 @@ final class LiveServer implements AutoCloseable {
         database = OwnDatabase.start(folder);
         SpringApplication spring = new SpringApplication(TychonApplication.class);
         spring.setDefaultProperties(Map.of(
-                "spring.datasource.url", database.address().url(),
-                "spring.datasource.username", database.address().user(),
-                "spring.datasource.password", database.address().password(),
-                "server.port", 0));
+                "spring.datasource.url",
+                database.address().url(),
+                "spring.datasource.username",
+                database.address().user(),
+                "spring.datasource.password",
+                database.address().password(),
+                "tychon.secret",
+                "a secret of journeys",
+                "tychon.machine-key",
+                MACHINE_KEY,
+                "server.port",
+                0));
         application = spring.run();
     }
 
@@ -31,6 +43,11 @@ final class LiveServer implements AutoCloseable {
     String address() {
         int port = ((WebServerApplicationContext) application).getWebServer().getPort();
         return "http://127.0.0.1:" + port;
+    }
+
+    /** An address that lets a browser in, once. */
+    String entrance() {
+        return address() + application.getBean(MachineKey.class).freshAddress();
     }
 
     @Override

@@ -25,7 +25,7 @@ class RestartTest {
         String run;
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
-            browser.open(server.address());
+            browser.open(server.entrance());
             browser.choose("[aria-label='Project file or schedule']", DEMO.toString());
             browser.see("[role='treegrid'][aria-label='Plan']");
             browser.goTo("Odds");
@@ -43,7 +43,7 @@ class RestartTest {
         }
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
-            browser.open(server.address() + stage);
+            browser.open(server.entrance() + "?to=" + stage);
             browser.read(IN_WORDS, "By 10,000 futures");
             assertThat(browser.read(READING, "Four futures in five finish by")).isEqualTo(reading);
             assertThat(browser.see(SOURCE).getText()).isEqualTo(run);

@@ -30,12 +30,13 @@ import org.springframework.test.web.servlet.request.MockMultipartHttpServletRequ
 public abstract class ServerTest {
     protected static final Path EXAMPLES = Path.of("..", "examples");
 
-    /** What a browser of ours sends with every request. */
+    /** What a program of the machine sends with every request. */
     @TestConfiguration
     static class EveryRequest {
         @Bean
         MockMvcBuilderCustomizer saysWhoAsks() {
-            return builder -> builder.defaultRequest(get("/").header("Tychon-Person", "tester"));
+            return builder -> builder.defaultRequest(get("/").header("Tychon-Person", "tester")
+                    .header("Authorization", "Bearer " + TestDatabase.MACHINE_KEY));
         }
     }
 

@@ -11,6 +11,9 @@ import org.springframework.util.FileSystemUtils;
 
 /** A real MariaDB, started once for all tests of a run and thrown away after them. */
 public final class TestDatabase {
+    /** By which whoever has the machine comes in. */
+    public static final String MACHINE_KEY = "key-of-the-machine-under-test";
+
     private static final DatabaseAddress ADDRESS = start();
 
     private TestDatabase() {}
@@ -34,5 +37,7 @@ public final class TestDatabase {
         registry.add("spring.datasource.url", ADDRESS::url);
         registry.add("spring.datasource.username", ADDRESS::user);
         registry.add("spring.datasource.password", ADDRESS::password);
+        registry.add("tychon.secret", () -> "a secret of tests");
+        registry.add("tychon.machine-key", () -> MACHINE_KEY);
     }
 }

@@ -14,6 +14,8 @@ import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.ConflictException;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Download;
 import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -36,6 +38,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Briefs of a plan: written, read, brought up to date, taken out. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/briefs")
 class BriefController {
     private static final double DOTS = 3;
@@ -64,11 +67,13 @@ class BriefController {
     }
 
     /** Briefs changed, and new ones. */
+    @MayEdit
     @PatchMapping
     EditResult editBriefs(Editor editor, @Words(value = BriefWords.class, list = true) @RequestBody JsonNode body) {
         return edits.edit(editor, new BriefEdits(body));
     }
 
+    @MayEdit
     @PostMapping("/remove")
     EditResult removeBriefs(Editor editor, @RequestBody @Valid BriefRemoval body) {
         return edits.edit(editor, body);

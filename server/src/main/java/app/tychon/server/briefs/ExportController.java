@@ -5,6 +5,7 @@ import app.tychon.brief.workbook.Part;
 import app.tychon.brief.workbook.RunWorkbook;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Download;
 import jakarta.annotation.Nullable;
 import java.io.ByteArrayOutputStream;
@@ -23,6 +24,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Everything that a run was made from and what came out, as one workbook or table by table. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/exports")
 class ExportController {
     private final BriefRuns runs;

@@ -2,6 +2,8 @@ package app.tychon.server.briefs;
 
 import app.tychon.server.briefs.IssueView.ReadingLinkView;
 import app.tychon.server.edits.Editor;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
@@ -17,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Briefs that were issued, and the links by which they are read. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}")
 class IssueController {
     private final Issues issues;
@@ -26,6 +29,7 @@ class IssueController {
     }
 
     /** Issues a brief: as it is read now it stays. */
+    @MayEdit
     @PostMapping("/briefs/{brief}/issue")
     @ResponseStatus(HttpStatus.CREATED)
     IssueView issueBrief(Editor editor, @PathVariable String brief) {
@@ -60,6 +64,7 @@ class IssueController {
     }
 
     /** A link by which it is read by whoever has it; its address is told this once. */
+    @MayEdit
     @PostMapping("/issues/{issue}/links")
     @ResponseStatus(HttpStatus.CREATED)
     ReadingLinkView linkIssue(@PathVariable UUID id, @PathVariable UUID issue) {
@@ -67,6 +72,7 @@ class IssueController {
     }
 
     /** Withdraws a link: from now on nobody reads by it. */
+    @MayEdit
     @DeleteMapping("/issues/{issue}/links/{link}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void withdrawLink(@PathVariable UUID id, @PathVariable UUID issue, @PathVariable UUID link) {

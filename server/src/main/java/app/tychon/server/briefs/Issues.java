@@ -6,6 +6,7 @@ import app.tychon.brief.paper.PagePdf;
 import app.tychon.brief.paper.PageWeb;
 import app.tychon.server.briefs.BriefPages.Whole;
 import app.tychon.server.briefs.IssueView.ReadingLinkView;
+import app.tychon.server.database.Keys;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectRepository;
@@ -14,12 +15,8 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -32,14 +29,11 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 class Issues implements RunHolder {
-    private static final int KEY_BYTES = 24;
-
     private final BriefPages pages;
     private final IssueRecords records;
     private final ProjectRepository projects;
     private final TransactionTemplate transaction;
     private final ObjectMapper json;
-    private final SecureRandom random = new SecureRandom();
 
     Issues(
             BriefPages pages,
@@ -120,16 +114,14 @@ class Issues implements RunHolder {
 
     /** A new link by which it is read. Its address is told this once: only a digest of it is kept. */
     ReadingLinkView link(UUID project, UUID issue) {
-        byte[] key = new byte[KEY_BYTES];
-        random.nextBytes(key);
-        String text = Base64.getUrlEncoder().withoutPadding().encodeToString(key);
-        ReadingLinkEntity link = new ReadingLinkEntity(issue, digest(text));
+        String key = Keys.fresh();
+        ReadingLinkEntity link = new ReadingLinkEntity(issue, Keys.digest(key));
         transaction.executeWithoutResult(status -> {
             records.find(project, issue);
             records.insert(link);
         });
         return new ReadingLinkView(
-                link.id(), link.madeAt().toInstant(ZoneOffset.UTC), ReadingController.PATH + "/" + text);
+                link.id(), link.madeAt().toInstant(ZoneOffset.UTC), ReadingController.PATH + "/" + key);
     }
 
     /** From now on nobody reads it by this link. */
@@ -145,15 +137,7 @@ class Issues implements RunHolder {
 
     /** What is read by a link; nothing where there is none, or no longer. */
     Optional<IssueDataEntity> read(String key) {
-        return records.link(digest(key)).map(link -> records.data(link.issueId()));
-    }
-
-    private static byte[] digest(String key) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(key.getBytes(StandardCharsets.UTF_8));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return records.link(Keys.digest(key)).map(link -> records.data(link.issueId()));
     }
 
     @Override

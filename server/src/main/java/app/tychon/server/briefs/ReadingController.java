@@ -1,6 +1,7 @@
 package app.tychon.server.briefs;
 
 import app.tychon.brief.paper.PageWeb;
+import app.tychon.server.rights.ForEverybody;
 import io.swagger.v3.oas.annotations.Hidden;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** What is read by a link: pages of their own, for people who have nothing but the link. */
 @Hidden
 @RestController
+@ForEverybody
 @RequestMapping(ReadingController.PATH)
 class ReadingController {
     static final String PATH = "/read";

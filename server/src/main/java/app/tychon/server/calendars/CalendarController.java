@@ -10,6 +10,8 @@ import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Download;
 import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -31,6 +33,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The working calendars of a project and their iCalendar files. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/calendars")
 class CalendarController {
     /** How far beyond the project's start holidays are taken over. */
@@ -76,6 +79,7 @@ class CalendarController {
     }
 
     /** A calendar in the words of the project file, new or in place of the one with its id. */
+    @MayEdit
     @PutMapping
     EditResult putCalendar(Editor editor, @Words(CalendarWords.class) @RequestBody JsonNode body) {
         return edits.edit(editor, new CalendarEdit(body));
@@ -87,6 +91,7 @@ class CalendarController {
         return CalendarLook.of(edits.look(id, new CalendarEdit(body)));
     }
 
+    @MayEdit
     @DeleteMapping("/{calendar}")
     EditResult removeCalendar(Editor editor, @PathVariable String calendar) {
         return edits.edit(editor, new CalendarRemoval(calendar));

@@ -9,6 +9,8 @@ import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import jakarta.validation.Valid;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/check")
 class CheckController {
     private final PlanStore plans;
@@ -57,11 +60,13 @@ class CheckController {
         return CheckView.ofCosts(CostCheck.of(plan.network(), plan.schedule()));
     }
 
+    @MayEdit
     @PostMapping("/accept")
     EditResult acceptFindings(Editor editor, @RequestBody @Valid Accepting body) {
         return edits.edit(editor, body);
     }
 
+    @MayEdit
     @PostMapping("/fix")
     EditResult fixFindings(Editor editor, @RequestBody @Valid Fixing body) {
         return edits.edit(editor, body);

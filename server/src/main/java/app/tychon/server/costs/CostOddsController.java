@@ -4,6 +4,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.CashFlow.Period;
 import app.tychon.server.odds.Opened;
 import app.tychon.server.odds.Simulations;
+import app.tychon.server.rights.MayRead;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The money of a simulation, recorded or live: line by line, over time, by cause; and the resources that it pays. */
 @RestController
+@MayRead
 @RequestMapping("/api/runs/{run}/costs")
 class CostOddsController {
     private static final double PERCENT = 100;

@@ -9,6 +9,8 @@ import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Download;
 import app.tychon.server.web.MendedCells;
 import app.tychon.server.web.TablePreview;
@@ -29,6 +31,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** Cost lines, resources and funding as tables, out and in. {@code mended} has cells typed anew, a line each: ROW:COLUMN:TEXT. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}")
 class MoneyFileController {
     private final PlanStore plans;
@@ -78,6 +81,7 @@ class MoneyFileController {
     }
 
     /** Takes a table over; {@code removeGone} takes out what it has not. */
+    @MayEdit
     @PostMapping(path = "/costs/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     EditResult takeOverMoney(
             Editor editor,

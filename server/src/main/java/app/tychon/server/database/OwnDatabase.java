@@ -8,17 +8,12 @@ import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.attribute.FileAttribute;
-import java.nio.file.attribute.PosixFilePermissions;
-import java.security.SecureRandom;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
@@ -35,8 +30,6 @@ public final class OwnDatabase implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(90);
     private static final Duration FIRST_PAUSE = Duration.ofSeconds(1);
     private static final Duration LONGEST_PAUSE = Duration.ofMinutes(1);
-    private static final FileAttribute<?> OWNER_ONLY =
-            PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------"));
     private static final String NAME = "tychon";
 
     /** Why no database can be had, in one sentence. */
@@ -60,7 +53,7 @@ public final class OwnDatabase implements AutoCloseable {
         if (!Files.isDirectory(data().resolve("mysql"))) {
             install();
         }
-        String password = password();
+        String password = PrivateFile.key(folder.resolve("password"));
         port = freePort();
         process = launch(password);
         address = new DatabaseAddress("jdbc:mariadb://127.0.0.1:" + port + "/" + NAME, NAME, password);
@@ -202,29 +195,11 @@ public final class OwnDatabase implements AutoCloseable {
         }
     }
 
-    /** Made once and kept readable for its owner only. */
-    private String password() throws IOException {
-        Path file = folder.resolve("password");
-        if (!Files.exists(file)) {
-            byte[] random = new byte[24];
-            new SecureRandom().nextBytes(random);
-            // Private before there is anything in it, and whole before it has its name.
-            Path fresh = folder.resolve("password.new");
-            Files.deleteIfExists(fresh);
-            Files.createFile(fresh, OWNER_ONLY);
-            Files.writeString(fresh, HexFormat.of().formatHex(random));
-            Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE);
-        }
-        return Files.readString(file).strip();
-    }
-
     private Process launch(String password) throws IOException {
         Path init = folder.resolve("init.sql");
-        Files.deleteIfExists(init);
-        Files.createFile(init, OWNER_ONLY);
         Path temporary = folder.resolve("tmp");
         Files.createDirectories(temporary);
-        Files.writeString(
+        PrivateFile.write(
                 init,
                 """
                 CREATE DATABASE IF NOT EXISTS %1$s CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;

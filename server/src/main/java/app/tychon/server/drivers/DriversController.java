@@ -5,6 +5,7 @@ import app.tychon.server.drivers.MoveJobs.Question;
 import app.tychon.server.odds.Asked;
 import app.tychon.server.odds.Opened;
 import app.tychon.server.odds.Simulations;
+import app.tychon.server.rights.MayRead;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.Locale;
@@ -24,6 +25,7 @@ import org.springframework.web.bind.annotation.RestController;
  * as for odds; levels are in percent, the project's own where none is said.
  */
 @RestController
+@MayRead
 @RequestMapping("/api/runs/{run}")
 class DriversController {
     private static final double USUAL_NEAR = 5;

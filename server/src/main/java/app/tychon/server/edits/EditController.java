@@ -1,5 +1,7 @@
 package app.tychon.server.edits;
 
+import app.tychon.server.rights.MayKeepRisks;
+import app.tychon.server.rights.MayRead;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -11,6 +13,7 @@ import org.springframework.web.bind.annotation.RestController;
  * {@code Tychon-Person} says who edits, so that everybody takes back their own.
  */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}")
 class EditController {
     private final Edits edits;
@@ -19,11 +22,13 @@ class EditController {
         this.edits = edits;
     }
 
+    @MayKeepRisks
     @PostMapping("/undo")
     EditResult undo(Editor editor) {
         return edits.undo(editor);
     }
 
+    @MayKeepRisks
     @PostMapping("/redo")
     EditResult redo(Editor editor) {
         return edits.redo(editor);

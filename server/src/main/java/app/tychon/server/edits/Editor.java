@@ -8,7 +8,7 @@ import java.util.UUID;
 /**
  * Who edits what.
  *
- * @param person who they are: a key their browser keeps
+ * @param person who they are: their account, or, where nobody has one, a key their browser keeps
  * @param seen the revision they saw; where it is given, edits of an older one are refused
  */
 public record Editor(UUID project, String person, Optional<Long> seen) {

@@ -1,11 +1,13 @@
 package app.tychon.server.effects;
 
+import app.tychon.server.rights.MayRead;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
+@MayRead
 class RiskEffectsController {
     private final RiskEffects effects;
 

@@ -1,6 +1,7 @@
 package app.tychon.server.events;
 
 import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.rights.MayRead;
 import io.swagger.v3.oas.annotations.Hidden;
 import java.util.UUID;
 import org.springframework.context.event.ContextClosedEvent;
@@ -13,6 +14,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The stream of a project's events: {@code plan} when its inputs changed, {@code run} when a run got on. */
 @RestController
+@MayRead
 class EventsController {
     private final ProjectEvents events;
     private final ProjectRepository projects;

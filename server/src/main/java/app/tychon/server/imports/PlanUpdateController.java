@@ -3,6 +3,8 @@ package app.tychon.server.imports;
 import app.tychon.exchange.table.DateWords;
 import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
@@ -22,6 +24,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** A newer file of the schedule that a plan was made of. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/update")
 class PlanUpdateController {
     private final PlanUpdates updates;
@@ -45,6 +48,7 @@ class PlanUpdateController {
     }
 
     /** The file again, and {@code except}, the rows of which nothing is taken over. */
+    @MayEdit
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     EditResult updatePlan(
             Editor editor,

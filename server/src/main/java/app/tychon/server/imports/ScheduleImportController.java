@@ -3,6 +3,7 @@ package app.tychon.server.imports;
 import app.tychon.exchange.table.DateWords;
 import app.tychon.server.project.ProjectView;
 import app.tychon.server.projects.ProjectService;
+import app.tychon.server.rights.MayBegin;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.LocalDate;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
  * as the file counts them, the column from 0.
  */
 @RestController
+@MayBegin
 @RequestMapping(
         path = "/api/schedules",
         consumes = {ScheduleImportController.TEXT, ScheduleImportController.SHEET})

@@ -3,9 +3,16 @@ package app.tychon.server.launch;
 import app.tychon.server.TychonApplication;
 import app.tychon.server.database.DatabaseAddress;
 import app.tychon.server.database.OwnDatabase;
+import app.tychon.server.database.PrivateFile;
+import app.tychon.server.door.MachineKey;
+import app.tychon.server.people.People;
+import java.io.IOException;
+import java.net.URI;
+import java.nio.file.Files;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.boot.SpringApplication;
@@ -17,34 +24,105 @@ public final class Launch {
 
     public static void run(String[] args) {
         try {
-            start(args);
+            List<String> words = List.of(args);
+            Settings settings = Settings.of(System.getenv());
+            if (!words.isEmpty() && words.get(0).equals("people")) {
+                PeopleCommand.run(settings, words.subList(1, words.size()));
+            } else {
+                serve(settings, words);
+            }
         } catch (CannotStart | OwnDatabase.Unusable e) {
             System.err.println("tychon: " + e.getMessage());
             System.exit(1);
         }
     }
 
-    private static void start(String[] args) {
-        boolean demo = List.of(args).contains("--demo");
-        Settings settings = Settings.of(System.getenv());
+    private static void serve(Settings settings, List<String> words) {
+        if (settings.beyondThisMachine() && !settings.overTls()) {
+            throw new CannotStart(
+                    "TYCHON_LISTEN lets other machines in, and passwords would cross the network in the open."
+                            + " Put a proxy with TLS in front and set TYCHON_URL to its https address; docs/operations.md tells how.");
+        }
+        ConfigurableApplicationContext context = start(settings);
+        People people = context.getBean(People.class);
+        if (settings.beyondThisMachine() && !people.areHere()) {
+            context.close();
+            throw new CannotStart(
+                    "TYCHON_LISTEN lets other machines in, and nobody has an account yet, so anybody would own everything."
+                            + " Add the first: ./tychon people add ada@example.org --name \"Ada Example\".");
+        }
+        String page = "/projects";
+        if (words.contains("--demo")) {
+            page += "/" + context.getBean(DemoLoader.class).load() + "/plan";
+        }
+        if (people.areHere()) {
+            people.adopt();
+            System.out.println("Tychon is ready: " + address(settings, context) + page);
+        } else {
+            String entrance = context.getBean(MachineKey.class).freshAddress();
+            System.out.println("Tychon is ready: " + address(settings, context) + entrance + "?to=" + page);
+            System.out.println(
+                    "The address is good once, and lets in nobody else; another is printed when it was used.");
+        }
+        System.out.println("Press Ctrl-C to stop it.");
+    }
+
+    private static String address(Settings settings, ConfigurableApplicationContext context) {
+        return settings.url().map(URI::toString).orElseGet(() -> context.getEnvironment()
+                .getProperty("tychon.address"));
+    }
+
+    /** The server as the settings want it; it also tells commands of this machine where it is, as long as it runs. */
+    static ConfigurableApplicationContext start(Settings settings) {
         int port = Ports.forHttp(settings.port());
         DatabaseAddress database =
                 settings.databaseUrl().map(url -> outside(url, settings)).orElseGet(() -> own(settings));
+        String address = "http://127.0.0.1:" + port;
         SpringApplication application = new SpringApplication(TychonApplication.class);
-        application.setDefaultProperties(Map.of(
+        Map<String, Object> properties = new HashMap<>(Map.of(
                 "spring.datasource.url", database.url(),
                 "spring.datasource.username", database.user(),
                 "spring.datasource.password", database.password(),
                 "tychon.examples", settings.examples().toString(),
-                "tychon.hosts", settings.hosts(),
+                "tychon.log", settings.data().resolve("log").toString(),
+                "tychon.address", address,
+                "server.address", settings.listen(),
                 "server.port", port));
-        ConfigurableApplicationContext context = application.run(args);
-        String address = "http://127.0.0.1:" + port;
-        if (demo) {
-            address += "/projects/" + context.getBean(DemoLoader.class).load() + "/plan";
+        properties.putAll(door(settings, port));
+        application.setDefaultProperties(properties);
+        ConfigurableApplicationContext context = application.run();
+        RunningServer.tell(settings, address);
+        SpringApplication.getShutdownHandlers().add(() -> RunningServer.forget(settings));
+        return context;
+    }
+
+    private static Map<String, Object> door(Settings settings, int port) {
+        try {
+            Files.createDirectories(settings.data());
+            String secret = settings.secret().isPresent()
+                    ? settings.secret().get()
+                    : PrivateFile.key(settings.data().resolve("secret"));
+            String hosts = settings.url()
+                    .map(url -> settings.hosts().isEmpty() ? url.getHost() : settings.hosts() + "," + url.getHost())
+                    .orElse(settings.hosts());
+            // Browsers keep cookies by name and machine, whatever the port.
+            String cookie = settings.overTls() ? "__Host-tychon" : "tychon-" + port;
+            return Map.of(
+                    "tychon.secret",
+                    secret,
+                    "tychon.machine-key",
+                    PrivateFile.key(RunningServer.key(settings)),
+                    "tychon.hosts",
+                    hosts,
+                    "server.servlet.session.cookie.name",
+                    cookie,
+                    "server.servlet.session.cookie.secure",
+                    settings.overTls(),
+                    "server.forward-headers-strategy",
+                    settings.overTls() ? "native" : "none");
+        } catch (IOException e) {
+            throw new CannotStart("The data folder " + settings.data() + " cannot be used: " + e.getMessage());
         }
-        System.out.println("Tychon is ready: " + address);
-        System.out.println("Press Ctrl-C to stop it.");
     }
 
     private static DatabaseAddress own(Settings settings) {

@@ -1,6 +1,10 @@
 package app.tychon.server.launch;
 
+import java.net.InetAddress;
+import java.net.URI;
+import java.net.UnknownHostException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -13,6 +17,9 @@ import java.util.OptionalInt;
  * @param port the port to serve on (TYCHON_PORT); otherwise 8080 or the next free one
  * @param hosts names the server is called by beside those of this machine, with commas between (TYCHON_HOSTS)
  * @param examples folder of example plans (TYCHON_EXAMPLES)
+ * @param listen address to listen on (TYCHON_LISTEN); otherwise this machine alone
+ * @param url what people open, where that is not this machine: of what stands in front of it (TYCHON_URL)
+ * @param secret with which secrets in the database are enciphered (TYCHON_SECRET); otherwise one of the data folder
  */
 record Settings(
         Path data,
@@ -21,17 +28,72 @@ record Settings(
         String databasePassword,
         OptionalInt port,
         String hosts,
-        Path examples) {
+        Path examples,
+        String listen,
+        Optional<URI> url,
+        Optional<String> secret) {
 
     static Settings of(Map<String, String> environment) {
         return new Settings(
                 Path.of(environment.getOrDefault("TYCHON_DATA", ".tychon")).toAbsolutePath(),
-                Optional.ofNullable(environment.get("TYCHON_DB_URL")).filter(url -> !url.isBlank()),
+                given(environment, "TYCHON_DB_URL"),
                 environment.getOrDefault("TYCHON_DB_USER", "tychon"),
                 environment.getOrDefault("TYCHON_DB_PASSWORD", ""),
                 port(environment.get("TYCHON_PORT")),
                 environment.getOrDefault("TYCHON_HOSTS", ""),
-                Path.of(environment.getOrDefault("TYCHON_EXAMPLES", "examples")).toAbsolutePath());
+                Path.of(environment.getOrDefault("TYCHON_EXAMPLES", "examples")).toAbsolutePath(),
+                environment.getOrDefault("TYCHON_LISTEN", "127.0.0.1"),
+                given(environment, "TYCHON_URL").map(Settings::url),
+                given(environment, "TYCHON_SECRET"));
+    }
+
+    private static Optional<String> given(Map<String, String> environment, String name) {
+        return Optional.ofNullable(environment.get(name)).filter(text -> !text.isBlank());
+    }
+
+    private static URI url(String text) {
+        try {
+            URI url = URI.create(text.strip().replaceFirst("/$", ""));
+            if (url.getHost() != null && List.of("http", "https").contains(url.getScheme())) {
+                return url;
+            }
+        } catch (IllegalArgumentException e) {
+            // Said below.
+        }
+        throw new CannotStart(
+                "TYCHON_URL must be the address that people open, such as https://risk.example.org, not \"" + text
+                        + "\".");
+    }
+
+    /** The same for this machine alone, on any free port. */
+    Settings quietly() {
+        return new Settings(
+                data,
+                databaseUrl,
+                databaseUser,
+                databasePassword,
+                OptionalInt.empty(),
+                hosts,
+                examples,
+                "127.0.0.1",
+                url,
+                secret);
+    }
+
+    /** Whether others than this machine's programs reach it by itself. */
+    boolean beyondThisMachine() {
+        try {
+            return !InetAddress.getByName(listen).isLoopbackAddress();
+        } catch (UnknownHostException e) {
+            throw new CannotStart(
+                    "TYCHON_LISTEN must be an address of this machine, such as 127.0.0.1 or 0.0.0.0, not \"" + listen
+                            + "\".");
+        }
+    }
+
+    /** Whether people come over TLS, by what stands in front of it. */
+    boolean overTls() {
+        return url.filter(address -> address.getScheme().equals("https")).isPresent();
     }
 
     private static OptionalInt port(String text) {

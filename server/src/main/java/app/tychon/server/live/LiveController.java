@@ -1,5 +1,6 @@
 package app.tychon.server.live;
 
+import app.tychon.server.rights.MayRead;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -7,6 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/odds")
 class LiveController {
     private final LiveOdds live;

@@ -248,7 +248,7 @@ public class LiveOdds {
         Outlook refined = Outlook.of(ready, result);
         LiveView before = known.get(project);
         Outlook first = before == null || before.revision() != plan.revision() ? null : before.first();
-        UUID run = keep(new LiveRun(plan.revision(), ready, result));
+        UUID run = keep(new LiveRun(project, plan.revision(), ready, result));
         tell(project, new LiveView(plan.revision(), State.REFINED, run, plan.revision(), refined, first, null));
     }
 

@@ -2,6 +2,7 @@ package app.tychon.server.losses;
 
 import app.tychon.server.losses.ExposureView.ExposureStep;
 import app.tychon.server.odds.Odds;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Download;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
  * {@code time} counts the money of the time that they take.
  */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/risks")
 class LossesController {
     private static final int BINS = 40;

@@ -2,6 +2,7 @@ package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Targets;
+import app.tychon.server.rights.MayRead;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.UUID;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Looks into single futures of recorded runs, and at finish and cost together. Chances are in percent, 0 to 100. */
 @RestController
+@MayRead
 @RequestMapping("/api/runs/{run}")
 class FutureController {
     private final Simulations simulations;

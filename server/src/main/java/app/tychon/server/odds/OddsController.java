@@ -2,6 +2,7 @@ package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.statistics.DateSample;
+import app.tychon.server.rights.MayRead;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
  * 100. What odds are read of is said by {@code what} and {@code of}, the id of an activity or branch; without it the project.
  */
 @RestController
+@MayRead
 @RequestMapping("/api/runs/{run}")
 class OddsController {
     private static final int USUAL_BINS = 40;

@@ -3,6 +3,7 @@ package app.tychon.server.odds;
 import app.tychon.core.statistics.PercentileInterval;
 import app.tychon.core.statistics.Sample;
 import app.tychon.exchange.table.IterationsCsv;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Download;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** A recorded run as tables to be kept. */
 @RestController
+@MayRead
 @RequestMapping("/api/runs/{run}")
 class RunFileController {
     /** Points of a curve: every half percent. */

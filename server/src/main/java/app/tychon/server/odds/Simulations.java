@@ -7,6 +7,7 @@ import app.tychon.server.live.LiveRun;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
+import app.tychon.server.rights.ProjectOfRun;
 import app.tychon.server.runs.RecordedRun;
 import app.tychon.server.runs.RunArchive;
 import java.util.Map;
@@ -18,7 +19,7 @@ import org.springframework.stereotype.Service;
 
 /** Simulations to be read, recorded or live, by their keys. The last few stay open. */
 @Service
-public class Simulations {
+public class Simulations implements ProjectOfRun {
     private static final int MOST_OPEN = 4;
     private static final long MOST_BYTES = Recent.shareOfMemory(0.15);
 
@@ -63,6 +64,11 @@ public class Simulations {
                         () -> CompiledPlan.of(run.plan()),
                         item -> archive.output(id, item),
                         awaited(id)));
+    }
+
+    @Override
+    public Optional<UUID> of(UUID run) {
+        return live.run(run).map(LiveRun::project).or(() -> archive.projectOf(run));
     }
 
     private Opened.Calculator awaited(UUID id) {

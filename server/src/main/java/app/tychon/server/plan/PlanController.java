@@ -1,6 +1,7 @@
 package app.tychon.server.plan;
 
 import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.rights.MayRead;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}")
 class PlanController {
     private final ProjectRepository projects;

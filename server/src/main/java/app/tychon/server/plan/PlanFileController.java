@@ -5,6 +5,7 @@ import app.tychon.exchange.ProjectFileWriter;
 import app.tychon.exchange.ranges.RangeSheet;
 import app.tychon.exchange.schedule.ScheduleSheet;
 import app.tychon.exchange.table.SheetFiles;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Download;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The plan as a file to be kept. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}")
 class PlanFileController {
 

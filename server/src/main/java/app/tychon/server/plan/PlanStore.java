@@ -9,6 +9,7 @@ import app.tychon.server.memory.Recent;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectEntity;
 import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.rights.Rights;
 import java.util.Collections;
 import java.util.Map;
 import java.util.UUID;
@@ -24,12 +25,14 @@ public class PlanStore {
     private final ProjectRepository projects;
     private final PlanRecords records;
     private final PlanTables tables;
+    private final Rights rights;
     private final Map<UUID, LoadedPlan> warm = Collections.synchronizedMap(new Recent<>(MOST_WARM));
 
-    PlanStore(ProjectRepository projects, PlanRecords records, PlanTables tables) {
+    PlanStore(ProjectRepository projects, PlanRecords records, PlanTables tables, Rights rights) {
         this.projects = projects;
         this.records = records;
         this.tables = tables;
+        this.rights = rights;
     }
 
     /** The plan of a project as it stands. */
@@ -57,7 +60,7 @@ public class PlanStore {
         return LoadedPlan.of(project.revision(), tables.read(id, project.toCore()));
     }
 
-    /** Keeps a sound plan as a new project and returns its key. */
+    /** Keeps a sound plan as a new project, which belongs to whoever asks, and returns its key. */
     @Transactional
     public UUID insert(Plan plan) {
         return insert(plan, Ids.next());
@@ -66,19 +69,25 @@ public class PlanStore {
     /** The same under an id that no other project has. */
     @Transactional
     public UUID insert(Plan plan, UUID id) {
+        keep(plan, id);
+        rights.begun(id);
+        return id;
+    }
+
+    private void keep(Plan plan, UUID id) {
         ProjectEntity project = new ProjectEntity(plan.project(), id);
         project.setPlannedFinish(
                 Instants.toCivil(Scheduler.schedule(Network.of(plan)).finish()));
         records.insert(project);
         records.flush();
         tables.write(project.id(), PlanTables.empty(plan.project()), plan);
-        return project.id();
     }
 
     /** Keeps the plan of a scenario as a project of its own, in which the scenario is worked in. */
     @Transactional
     public UUID insertScenario(Plan plan, UUID of, String scenario, String name) {
-        UUID place = insert(plan);
+        UUID place = Ids.next();
+        keep(plan, place);
         projects.findById(place).orElseThrow().becomeScenario(of, scenario, name);
         return place;
     }

@@ -2,6 +2,11 @@ package app.tychon.server.projects;
 
 import app.tychon.server.project.ProjectView;
 import app.tychon.server.project.Shelf;
+import app.tychon.server.rights.MayBegin;
+import app.tychon.server.rights.MayCopy;
+import app.tychon.server.rights.MayOwn;
+import app.tychon.server.rights.MayRead;
+import app.tychon.server.rights.WorksHere;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import java.io.IOException;
@@ -21,6 +26,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
+@WorksHere
 @RequestMapping("/api/projects")
 class ProjectController {
     private final ProjectService projects;
@@ -36,6 +42,7 @@ class ProjectController {
         return projects.list(shelf);
     }
 
+    @MayBegin
     @PostMapping("/blank")
     @ResponseStatus(HttpStatus.CREATED)
     ProjectView beginProject(@RequestBody @Valid NewProject body) {
@@ -47,12 +54,14 @@ class ProjectController {
         return examples.all();
     }
 
+    @MayBegin
     @PostMapping("/examples/{example}")
     @ResponseStatus(HttpStatus.CREATED)
     ProjectView beginFromExample(@PathVariable String example) throws IOException {
         return projects.find(projects.beginFromExample(example));
     }
 
+    @MayCopy
     @PostMapping("/{id}/duplicate")
     @ResponseStatus(HttpStatus.CREATED)
     ProjectView duplicateProject(@PathVariable UUID id) {
@@ -60,6 +69,7 @@ class ProjectController {
     }
 
     /** Puts a project away, or brings it back. */
+    @MayOwn
     @PutMapping("/{id}/shelf")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void putProjectOn(@PathVariable UUID id, @RequestParam Shelf shelf) {
@@ -67,18 +77,21 @@ class ProjectController {
     }
 
     /** The body is a project file; it is read as a stream and kept whole or not at all. */
+    @MayBegin
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     ProjectView bringInProject(HttpServletRequest request) throws IOException {
         return projects.find(projects.bringIn(request.getInputStream()));
     }
 
+    @MayRead
     @GetMapping("/{id}")
     ProjectView getProject(@PathVariable UUID id) {
         return projects.find(id);
     }
 
     /** It can be brought back for 30 days. */
+    @MayOwn
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteProject(@PathVariable UUID id) {

@@ -19,6 +19,7 @@ import app.tychon.server.project.ProjectRepository.Size;
 import app.tychon.server.project.ProjectView;
 import app.tychon.server.project.Shelf;
 import app.tychon.server.projects.ProjectSummary.KeptFinish;
+import app.tychon.server.rights.Rights;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.LocalDateTime;
@@ -26,6 +27,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -44,14 +46,16 @@ public class ProjectService {
     private final ProjectRepository projects;
     private final PlanStore plans;
     private final Examples examples;
+    private final Rights rights;
 
-    ProjectService(ProjectRepository projects, PlanStore plans, Examples examples) {
+    ProjectService(ProjectRepository projects, PlanStore plans, Examples examples, Rights rights) {
         this.projects = projects;
         this.plans = plans;
         this.examples = examples;
+        this.rights = rights;
     }
 
-    /** The projects on a shelf, last edited first. */
+    /** The projects on a shelf that whoever asks may read, last edited first. */
     @Transactional(readOnly = true)
     public List<ProjectSummary> list(Shelf shelf) {
         Map<UUID, KeptFinish> odds = projects.findLastOdds().stream()
@@ -59,8 +63,10 @@ public class ProjectService {
                         LastOdds::getProject, last -> new KeptFinish(last.getLevel(), last.getFinish())));
         Map<UUID, Long> sizes =
                 projects.countActivities().stream().collect(Collectors.toMap(Size::getProject, Size::getActivities));
+        Optional<Set<UUID>> readable = rights.readable();
         return projects.findAllByScenarioOfIsNullOrderByEditedAtDesc().stream()
                 .filter(project -> project.shelf() == shelf)
+                .filter(project -> readable.isEmpty() || readable.get().contains(project.id()))
                 .map(project -> new ProjectSummary(
                         ProjectView.of(project),
                         finish(project),

@@ -5,6 +5,8 @@ import app.tychon.core.uncertainty.StarterGrades;
 import app.tychon.exchange.ranges.EvidenceReader;
 import app.tychon.server.plan.EstimateWords;
 import app.tychon.server.plan.GradeView;
+import app.tychon.server.rights.MayRead;
+import app.tychon.server.rights.WorksHere;
 import app.tychon.server.web.Uploads;
 import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -22,6 +24,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Looks at ranges before anything is kept. */
 @RestController
+@MayRead
 @RequestMapping("/api")
 class RangeController {
     private static final int POINTS = 300;
@@ -40,6 +43,7 @@ class RangeController {
     }
 
     /** What the size of an effect, in the words of the project file, would say. */
+    @WorksHere
     @PostMapping("/effects/look")
     RangeLook lookAtEffect(@Words(EstimateWords.class) @RequestBody JsonNode body) {
         return RangeLook.ofEffect(body);
@@ -53,6 +57,7 @@ class RangeController {
     }
 
     /** Past work as a table, in text or as a workbook, with the shapes that fit it. */
+    @WorksHere
     @PostMapping(
             path = "/evidence/look",
             consumes = {"text/csv", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"})
@@ -61,12 +66,14 @@ class RangeController {
     }
 
     /** Whether the coefficients of a correlation, in the words of the project file, can hold together. */
+    @WorksHere
     @PostMapping("/correlations/look")
     MatrixLook lookAtCorrelation(@Words(CorrelationWords.class) @RequestBody JsonNode body) {
         return MatrixLook.of(body);
     }
 
     /** Pairs of chances that show what a coefficient means. */
+    @WorksHere
     @GetMapping("/correlations/points")
     double[][] correlatedPoints(@RequestParam double coefficient) {
         return CorrelatedPoints.of(coefficient, POINTS);
@@ -78,6 +85,7 @@ class RangeController {
     }
 
     /** Grades to begin with. */
+    @WorksHere
     @GetMapping("/grades/starter")
     List<GradeView> starterGrades() {
         return StarterGrades.all().stream().map(GradeView::of).toList();

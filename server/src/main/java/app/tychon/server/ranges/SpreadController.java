@@ -4,6 +4,8 @@ import app.tychon.exchange.ranges.RangeReader;
 import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Uploads;
 import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -22,6 +24,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** Changes of how ranges are said: grades, correlations, evidence, and ranges out of a file. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}")
 public class SpreadController {
     private final Edits edits;
@@ -33,28 +36,33 @@ public class SpreadController {
     }
 
     /** All grades in the words of the project file, from narrow to wide. */
+    @MayEdit
     @PutMapping("/grades")
     EditResult putGrades(Editor editor, @Words(value = GradeWords.class, list = true) @RequestBody JsonNode body) {
         return edits.edit(editor, new GradesEdit(body));
     }
 
     /** A correlation in the words of the project file, new or in place of the one with its id. */
+    @MayEdit
     @PutMapping("/correlations")
     EditResult putCorrelation(Editor editor, @Words(CorrelationWords.class) @RequestBody JsonNode body) {
         return edits.edit(editor, new CorrelationEdit(body));
     }
 
+    @MayEdit
     @DeleteMapping("/correlations/{correlation}")
     EditResult removeCorrelation(Editor editor, @PathVariable String correlation) {
         return edits.edit(editor, new CorrelationRemoval(correlation));
     }
 
     /** A range fitted to past work: {@code evidence}, {@code estimate}, and {@code rows} or {@code grade}. */
+    @MayEdit
     @PostMapping("/evidence")
     EditResult applyEvidence(Editor editor, @Words(FitWords.class) @RequestBody JsonNode body) {
         return edits.edit(editor, new EvidenceEdit(body));
     }
 
+    @MayEdit
     @DeleteMapping("/evidence/{evidence}")
     EditResult removeEvidence(Editor editor, @PathVariable String evidence) {
         return edits.edit(editor, new EvidenceRemoval(evidence));
@@ -66,6 +74,7 @@ public class SpreadController {
         return files.preview(id, Uploads.table(file, RangeReader::says));
     }
 
+    @MayEdit
     @PostMapping(path = "/ranges/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     EditResult takeOverRanges(Editor editor, @RequestPart MultipartFile file) throws IOException {
         return edits.edit(editor, new RangeTableEdit(Uploads.table(file, RangeReader::says)));

@@ -8,6 +8,8 @@ import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Download;
 import app.tychon.server.web.MendedCells;
 import app.tychon.server.web.TablePreview;
@@ -27,6 +29,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** The register as a table, out and in. {@code mended} has cells typed anew, a line each: ROW:COLUMN:TEXT. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}")
 class RegisterFileController {
 
@@ -59,6 +62,7 @@ class RegisterFileController {
     }
 
     /** Takes a register over; {@code removeGone} takes out what it has not. */
+    @MayEdit
     @PostMapping(path = "/risks/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     EditResult takeOverRegister(
             Editor editor,

@@ -5,6 +5,9 @@ import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayKeepRisks;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.validation.Valid;
@@ -20,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The risk register: read, changed field by field, and each risk's own history. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/risks")
 class RiskController {
     private final PlanStore plans;
@@ -38,11 +42,13 @@ class RiskController {
     }
 
     /** Risks changed, and new ones. */
+    @MayKeepRisks
     @PatchMapping
     EditResult editRisks(Editor editor, @Words(value = RiskWords.class, list = true) @RequestBody JsonNode body) {
         return edits.edit(editor, new RiskEdits(body));
     }
 
+    @MayEdit
     @PostMapping("/remove")
     EditResult removeRisks(Editor editor, @RequestBody @Valid RiskRemoval body) {
         return edits.edit(editor, body);

@@ -9,6 +9,8 @@ import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Optional;
@@ -23,6 +25,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** How risks are scored. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/scheme")
 class SchemeController {
     private final PlanStore plans;
@@ -34,11 +37,13 @@ class SchemeController {
     }
 
     /** The whole scheme, in the words of the project file. Scores that have no place in it any more fall away. */
+    @MayEdit
     @PutMapping
     EditResult putScheme(Editor editor, @Words(SchemeView.class) @RequestBody JsonNode body) {
         return edits.edit(editor, new SchemeEdit(body));
     }
 
+    @MayEdit
     @DeleteMapping
     EditResult removeScheme(Editor editor) {
         return edits.replace(editor, "Scoring scheme removed", (plan, gone) -> plan.withScheme(Optional.empty()));

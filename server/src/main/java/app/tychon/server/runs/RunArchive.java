@@ -42,6 +42,11 @@ public class RunArchive {
         this.projects = projects;
     }
 
+    /** The project of a run; nothing where there is no such run. */
+    public Optional<UUID> projectOf(UUID run) {
+        return records.projectOf(run);
+    }
+
     /** Records that a run has begun, with its inputs as they are now. */
     @Transactional
     public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings, RunWords words) {

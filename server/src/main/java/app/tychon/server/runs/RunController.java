@@ -6,6 +6,8 @@ import app.tychon.server.edits.InputChange;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.ConflictException;
 import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
@@ -27,6 +29,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
+@MayRead
 @RequestMapping("/api")
 class RunController {
     private final RunService runs;
@@ -52,6 +55,7 @@ class RunController {
         return runs.list(id, person);
     }
 
+    @MayEdit
     @PostMapping("/projects/{id}/runs")
     @ResponseStatus(HttpStatus.ACCEPTED)
     RunView startRun(
@@ -66,23 +70,27 @@ class RunController {
         return runs.view(run);
     }
 
+    @MayEdit
     @PostMapping("/runs/{run}/stop")
     RunView stopRun(@PathVariable UUID run) {
         return runs.stop(run);
     }
 
+    @MayEdit
     @PostMapping("/runs/{run}/pause")
     RunView pauseRun(@PathVariable UUID run) {
         return runs.pause(run);
     }
 
     /** Lets a run that is held go on, or one that was stopped or interrupted. */
+    @MayEdit
     @PostMapping("/runs/{run}/resume")
     RunView resumeRun(@PathVariable UUID run) {
         return runs.resume(run);
     }
 
     /** A new run of the same inputs with the same settings, which gives the same numbers. */
+    @MayEdit
     @PostMapping("/runs/{run}/again")
     @ResponseStatus(HttpStatus.ACCEPTED)
     RunView runAgain(
@@ -96,11 +104,13 @@ class RunController {
             @Nullable @Size(max = 120, message = "a name has at most 120 characters") String name,
             @Nullable @Size(max = 2000, message = "a note has at most 2,000 characters") String note) {}
 
+    @MayEdit
     @PatchMapping("/runs/{run}")
     RunView callRun(@PathVariable UUID run, @Valid @RequestBody Called body) {
         return archive.call(run, body.name(), body.note());
     }
 
+    @MayEdit
     @PostMapping("/runs/{run}/restore")
     RunView restoreRun(@PathVariable UUID run) {
         return archive.bringBack(run);
@@ -116,6 +126,7 @@ class RunController {
     }
 
     /** Takes a run off the list, unless something rests on it. */
+    @MayEdit
     @DeleteMapping("/runs/{run}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteRun(@PathVariable UUID run) {

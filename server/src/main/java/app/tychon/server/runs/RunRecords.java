@@ -30,6 +30,13 @@ class RunRecords {
         return entities.find(RunDataEntity.class, run);
     }
 
+    Optional<UUID> projectOf(UUID run) {
+        return entities.createQuery("select r.projectId from RunEntity r where r.id = :run", UUID.class)
+                .setParameter("run", run)
+                .getResultStream()
+                .findFirst();
+    }
+
     List<RunEntity> ofProject(UUID project) {
         return entities.createQuery(
                         "select r from RunEntity r where r.projectId = :project and r.deletedAt is null"

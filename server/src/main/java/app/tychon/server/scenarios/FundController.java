@@ -3,6 +3,8 @@ package app.tychon.server.scenarios;
 import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import jakarta.validation.Valid;
 import java.util.List;
 import java.util.Set;
@@ -17,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What to fund: asked again and again while it is worked out. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/fund")
 class FundController {
     private final FundJobs jobs;
@@ -54,6 +57,7 @@ class FundController {
     }
 
     /** Responses and scenarios decided on together, in one edit. */
+    @MayEdit
     @PostMapping("/decide")
     EditResult decide(Editor editor, @RequestBody @Valid Decision body) {
         return edits.edit(editor, body);

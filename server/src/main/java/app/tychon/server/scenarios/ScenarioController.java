@@ -6,6 +6,8 @@ import app.tychon.server.edits.Edits;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.project.ProjectView;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.web.Words;
 import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.annotation.Nullable;
@@ -27,6 +29,7 @@ import org.springframework.web.bind.annotation.RestController;
  * Scenarios of a plan: edited, compared, worked in, taken over. The plan itself goes by an empty id wherever scenarios are named.
  */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}/scenarios")
 class ScenarioController {
     private static final int HIGHEST = 99;
@@ -77,12 +80,14 @@ class ScenarioController {
     }
 
     /** Scenarios changed, and new ones. */
+    @MayEdit
     @PatchMapping
     EditResult editScenarios(
             Editor editor, @Words(value = ScenarioWords.class, list = true) @RequestBody JsonNode body) {
         return edits.edit(editor, new ScenarioEdits(body));
     }
 
+    @MayEdit
     @PostMapping("/remove")
     EditResult removeScenarios(Editor editor, @RequestBody @Valid ScenarioRemoval body) {
         return edits.edit(editor, body);
@@ -101,6 +106,7 @@ class ScenarioController {
     }
 
     /** A scenario becomes the plan, in one edit. */
+    @MayEdit
     @PostMapping("/{scenario}/takeover")
     EditResult takeOver(Editor editor, @PathVariable String scenario) {
         return edits.edit(editor, new TakeOver(scenario));

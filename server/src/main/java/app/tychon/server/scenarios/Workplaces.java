@@ -71,10 +71,7 @@ class Workplaces {
     }
 
     static Scenario scenario(Plan plan, String id) {
-        return plan.scenarios().stream()
-                .filter(one -> one.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("There is no such scenario."));
+        return find(plan, id).orElseThrow(() -> new NotFoundException("There is no such scenario."));
     }
 
     private Optional<UUID> find(UUID project, String id) {
@@ -93,20 +90,27 @@ class Workplaces {
 
     /** Brings a workplace to what its scenario is of the plan as it is now. */
     private void follow(UUID place, UUID project) {
-        Plan plan = plans.find(project).plan();
-        Optional<Scenario> scenario = projects.findById(place)
-                .map(ProjectEntity::scenario)
-                .flatMap(id -> plan.scenarios().stream()
-                        .filter(one -> one.id().equals(id))
-                        .findFirst());
-        if (scenario.isEmpty()) {
+        Optional<String> id = projects.findById(place).map(ProjectEntity::scenario);
+        if (id.flatMap(known -> find(plans.find(project).plan(), known)).isEmpty()) {
             return;
         }
-        Plan wanted = ScenarioPlan.of(plan, scenario.get()).plan();
+        // The plan is read once the workplace is held: what was edited in it meanwhile is kept with its scenario by
+        // then.
         edits.note(
                 new Editor(place, SYSTEM, Optional.empty()),
-                before -> new Edit.Outcome(inOrderOf(before, wanted), "The plan changed", List.of(), true));
-        plans.callScenario(place, scenario.get().name());
+                before -> followed(before, place, project, id.orElseThrow()));
+    }
+
+    private Edit.Outcome followed(Plan before, UUID place, UUID project, String id) {
+        Plan plan = plans.find(project).plan();
+        Optional<Scenario> scenario = find(plan, id);
+        scenario.ifPresent(one -> plans.callScenario(place, one.name()));
+        Plan wanted = scenario.map(one -> ScenarioPlan.of(plan, one).plan()).orElse(before);
+        return new Edit.Outcome(inOrderOf(before, wanted), "The plan changed", List.of(), true);
+    }
+
+    private static Optional<Scenario> find(Plan plan, String id) {
+        return plan.scenarios().stream().filter(one -> one.id().equals(id)).findFirst();
     }
 
     /** The plan that is there, where the other differs in nothing but the order of links. */

@@ -8,6 +8,8 @@ import app.tychon.server.edits.InputChange;
 import app.tychon.server.edits.Touch;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.rights.MayEdit;
+import app.tychon.server.rights.MayRead;
 import app.tychon.server.runs.RunArchive;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
@@ -24,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What has become of the forecast: how it drifted, what was changed in between, and how good the ranges have been. */
 @RestController
+@MayRead
 @RequestMapping("/api/projects/{id}")
 class SinceController {
     private final Drift drift;
@@ -68,6 +71,7 @@ class SinceController {
     }
 
     /** A grade made wider, as a scenario. */
+    @MayEdit
     @PostMapping("/record/widen")
     EditResult widenGrade(Editor editor, @RequestBody @Valid WidenedGrade body) {
         return edits.edit(editor, body);

@@ -1,5 +1,6 @@
 package app.tychon.server.web;
 
+import app.tychon.server.rights.ForEverybody;
 import java.sql.Connection;
 import java.sql.SQLException;
 import javax.sql.DataSource;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** For whoever watches over the server. */
 @RestController
+@ForEverybody
 class HealthController {
     private static final int SECONDS = 2;
 

@@ -1,6 +1,7 @@
 package app.tychon.server.web;
 
 import app.tychon.exchange.table.Sheet;
+import app.tychon.server.rights.WorksHere;
 import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.annotation.Nullable;
 import java.io.IOException;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Makes a file of a table that is on screen, so that what is taken out is what is seen. Nothing is kept of it. */
 @RestController
+@WorksHere
 @RequestMapping("/api/tables")
 class TableController {
     /**

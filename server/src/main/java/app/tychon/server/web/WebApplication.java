@@ -1,12 +1,14 @@
 package app.tychon.server.web;
 
+import app.tychon.server.rights.ForEverybody;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 
 /** Serves the one page of the interface for every address that its own routes know. */
 @Controller
+@ForEverybody
 class WebApplication {
-    @GetMapping({"/", "/projects", "/projects/{id}/{stage:[a-z-]+}"})
+    @GetMapping({"/", "/projects", "/projects/{id}/{stage:[a-z-]+}", "/account", "/people", "/join/{key}"})
     String page() {
         return "forward:/index.html";
     }

@@ -1,12 +1,14 @@
 package app.tychon.server.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
 
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Sections;
 import app.tychon.server.TestDatabase;
 import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.rights.Rights;
 import jakarta.persistence.EntityManagerFactory;
 import java.util.UUID;
 import org.hibernate.SessionFactory;
@@ -65,7 +67,7 @@ class ManyRowsTest {
                 .isLessThan(40);
 
         statistics.clear();
-        PlanStore cold = new PlanStore(projects, records, tables);
+        PlanStore cold = new PlanStore(projects, records, tables, mock(Rights.class));
         Plan loaded = transaction.execute(status -> cold.find(id).plan());
         assertThat(loaded).isEqualTo(plan);
         assertThat(statistics.getPrepareStatementCount())

@@ -1,0 +1,108 @@
+package app.tychon.server.members;
+
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Problem;
+import app.tychon.server.audit.Audit;
+import app.tychon.server.members.MembersController.MemberView;
+import app.tychon.server.people.People;
+import app.tychon.server.problems.ConflictException;
+import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.project.ProjectEntity;
+import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.rights.MembershipEntity;
+import app.tychon.server.rights.Memberships;
+import app.tychon.server.rights.Role;
+import app.tychon.server.rights.Who;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Who takes part in projects. Every project keeps at least one owner. */
+@Service
+class Members {
+    private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+
+    private final Memberships memberships;
+    private final ProjectRepository projects;
+    private final People people;
+    private final Audit audit;
+
+    Members(Memberships memberships, ProjectRepository projects, People people, Audit audit) {
+        this.memberships = memberships;
+        this.projects = projects;
+        this.people = people;
+        this.audit = audit;
+    }
+
+    /** Of a scenario's place: those of the project of which it is a scenario. */
+    private UUID own(UUID project) {
+        return projects.findById(project).flatMap(ProjectEntity::scenarioOf).orElse(project);
+    }
+
+    @Transactional(readOnly = true)
+    List<MemberView> of(UUID project) {
+        UUID me = Who.accountNow().orElse(null);
+        return memberships.findAllByProjectIdOrderBySince(own(project)).stream()
+                .flatMap(member -> people.called(member.accountId()).stream()
+                        .map(called -> new MemberView(
+                                called.id(),
+                                called.name(),
+                                called.email(),
+                                member.role(),
+                                member.ownerName().orElse(called.name()),
+                                called.id().equals(me))))
+                .toList();
+    }
+
+    @Transactional
+    void put(UUID project, String email, Role role, String ownerName) {
+        UUID account = people.accountOf(email)
+                .orElseThrow(() -> new InvalidPlanException(List.of(new Problem(
+                        "/email",
+                        "There is nobody with the address " + email.strip() + "; an administrator adds people."))));
+        UUID own = own(project);
+        MembershipEntity member = memberships
+                .findByProjectIdAndAccountId(own, account)
+                .orElseGet(() -> new MembershipEntity(own, account, role));
+        member.become(role);
+        if (ownerName != null) {
+            member.callOwner(ownerName.isBlank() ? null : ownerName.strip());
+        }
+        memberships.save(member);
+        keepOneOwner(own);
+        audit.note("role-given", "project", own, "person", account, "role", role);
+    }
+
+    @Transactional
+    void remove(UUID project, UUID account) {
+        UUID own = own(project);
+        memberships.delete(memberships
+                .findByProjectIdAndAccountId(own, account)
+                .orElseThrow(() -> new NotFoundException("There is no such person in this project.")));
+        keepOneOwner(own);
+        audit.note("role-taken", "project", own, "person", account);
+    }
+
+    @Transactional
+    void leave(UUID project) {
+        remove(project, Who.accountNow().orElseThrow(() -> new ConflictException("You work alone here.")));
+    }
+
+    private void keepOneOwner(UUID project) {
+        if (memberships.countByProjectIdAndRole(project, Role.OWNER) == 0) {
+            throw new ConflictException("A project needs an owner: make somebody else owner first.");
+        }
+    }
+
+    /** A project by its id or code. */
+    @Transactional(readOnly = true)
+    UUID project(String text) {
+        return (ID.matcher(text).matches()
+                        ? projects.findById(UUID.fromString(text))
+                        : projects.findFirstByCodeAndScenarioOfIsNullOrderByCreatedAt(text))
+                .map(ProjectEntity::id)
+                .orElseThrow(() -> new NotFoundException("There is no project \"" + text + "\"."));
+    }
+}

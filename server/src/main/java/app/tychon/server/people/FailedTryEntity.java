@@ -1,0 +1,36 @@
+package app.tychon.server.people;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.LocalDateTime;
+
+/** How often something was tried in vain, one time after the other. */
+@Entity
+@Table(name = "failed_try")
+class FailedTryEntity {
+    @Id
+    private String tried;
+
+    private int times;
+    private LocalDateTime lastAt;
+
+    protected FailedTryEntity() {}
+
+    FailedTryEntity(String tried) {
+        this.tried = tried;
+    }
+
+    int times() {
+        return times;
+    }
+
+    LocalDateTime lastAt() {
+        return lastAt;
+    }
+
+    void again(LocalDateTime now, boolean anew) {
+        times = anew ? 1 : times + 1;
+        lastAt = now;
+    }
+}

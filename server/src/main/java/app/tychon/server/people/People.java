@@ -1,0 +1,251 @@
+package app.tychon.server.people;
+
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Problem;
+import app.tychon.server.audit.Audit;
+import app.tychon.server.database.Keys;
+import app.tychon.server.people.PeopleController.PersonChange;
+import app.tychon.server.problems.ConflictException;
+import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.rights.Memberships;
+import app.tychon.server.rights.Who;
+import jakarta.persistence.EntityManager;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Everybody who has an account. As soon as there is one, nobody comes in without; the first is an administrator and owns the
+ * projects that are there.
+ */
+@Service("people")
+public class People {
+    static final Duration LINK_LASTS = Duration.ofDays(3);
+    private static final String EMAIL = "[^\\s@<>\"]{1,64}@[^\\s@<>\"]{1,180}";
+
+    private final AccountRepository accounts;
+    private final Memberships memberships;
+    private final BrowserSessions sessions;
+    private final EntityManager entities;
+    private final Audit audit;
+    private volatile boolean shared;
+
+    People(
+            AccountRepository accounts,
+            Memberships memberships,
+            BrowserSessions sessions,
+            EntityManager entities,
+            Audit audit) {
+        this.accounts = accounts;
+        this.memberships = memberships;
+        this.sessions = sessions;
+        this.entities = entities;
+        this.audit = audit;
+    }
+
+    /** Whether anybody has an account, so that one must sign in. */
+    public boolean areHere() {
+        if (!shared) {
+            shared = accounts.count() > 0;
+        }
+        return shared;
+    }
+
+    /** Gives projects that nobody owns to the administrator who has been here longest. */
+    @Transactional
+    public void adopt() {
+        accounts.findFirstByAdministratorTrueAndDisabledAtIsNullOrderByCreatedAt()
+                .ifPresent(account -> memberships.takeOver(account.id()));
+    }
+
+    /** Whether whoever asks looks after people: an administrator, or whoever has the machine. */
+    public boolean administer() {
+        return Who.now()
+                .filter(who -> who.account() == null
+                        || who.scope() == Who.Scope.EVERYTHING
+                                && who.project() == null
+                                && find(who.account())
+                                        .filter(AccountEntity::administrator)
+                                        .isPresent())
+                .isPresent();
+    }
+
+    /** Whether somebody with an account asks, in a browser or by a token that reaches everything. */
+    public boolean signedIn() {
+        return Who.now()
+                .filter(who -> who.account() != null && who.scope() == Who.Scope.EVERYTHING && who.project() == null)
+                .isPresent();
+    }
+
+    Optional<AccountEntity> find(UUID account) {
+        return accounts.findById(account);
+    }
+
+    AccountEntity get(UUID account) {
+        return find(account).orElseThrow(() -> new NotFoundException("There is no such person."));
+    }
+
+    Optional<AccountEntity> byEmail(String email) {
+        return accounts.findByEmail(normal(email));
+    }
+
+    static String normal(String email) {
+        return email.strip().toLowerCase(Locale.ROOT);
+    }
+
+    /** Somebody by what they sign in with, who can come in. */
+    public Optional<UUID> accountOf(String email) {
+        return byEmail(email).filter(account -> !account.disabled()).map(AccountEntity::id);
+    }
+
+    /** What people are called, by their accounts; those who are gone are not among them. */
+    public Map<UUID, String> names(Collection<UUID> ids) {
+        return accounts.findAllByIdIn(ids).stream().collect(Collectors.toMap(AccountEntity::id, AccountEntity::name));
+    }
+
+    /** What somebody is called and signs in with. */
+    public record PersonNamed(UUID id, String name, String email) {}
+
+    public Optional<PersonNamed> called(UUID account) {
+        return find(account).map(one -> new PersonNamed(one.id(), one.name(), one.email()));
+    }
+
+    /** All who can come in. */
+    public List<PersonNamed> everybody() {
+        return all().stream()
+                .filter(one -> !one.disabled())
+                .map(one -> new PersonNamed(one.id(), one.name(), one.email()))
+                .toList();
+    }
+
+    List<AccountEntity> all() {
+        return accounts.findAllByOrderByName();
+    }
+
+    /**
+     * A new account, which is opened by the link.
+     *
+     * @throws InvalidPlanException by field, where something is missing or taken
+     */
+    @Transactional
+    String add(String email, String name, boolean administrator) {
+        if (!normal(email).matches(EMAIL)) {
+            throw new InvalidPlanException(List.of(new Problem(
+                    "/email", "An e-mail address is needed, such as ada@example.org, not \"" + email + "\".")));
+        }
+        if (byEmail(email).isPresent()) {
+            throw new InvalidPlanException(List.of(
+                    new Problem("/email", "There is already somebody with the address " + normal(email) + ".")));
+        }
+        boolean first = accounts.count() == 0;
+        AccountEntity account = accounts.save(new AccountEntity(normal(email), checked(name), administrator || first));
+        if (first) {
+            entities.flush();
+            memberships.takeOver(account.id());
+        }
+        audit.note("person-added", "person", account.id(), "email", account.email());
+        return link(account);
+    }
+
+    static String checked(String name) {
+        String stripped = name.strip();
+        if (stripped.isEmpty() || stripped.length() > 200) {
+            throw new InvalidPlanException(List.of(new Problem("/name", "A name of 1 to 200 letters is needed.")));
+        }
+        return stripped;
+    }
+
+    /** A link by which the person sets another password; those before it are no longer good. */
+    @Transactional
+    String reset(UUID person) {
+        AccountEntity account = get(person);
+        audit.note("reset-link", "person", person);
+        return link(account);
+    }
+
+    private String link(AccountEntity account) {
+        forgetLinks(account.id());
+        String key = Keys.fresh();
+        entities.persist(new AccountLinkEntity(
+                account.id(),
+                Keys.digest(key),
+                LocalDateTime.now(ZoneOffset.UTC).plus(LINK_LASTS)));
+        return JoinController.PAGE + "/" + key;
+    }
+
+    /** Whom a link is for, as long as it is good. */
+    @Transactional(readOnly = true)
+    Optional<AccountEntity> byLink(String key) {
+        return entities.createQuery(
+                        "select l from AccountLinkEntity l where l.digest = :digest and l.expiresAt > :now",
+                        AccountLinkEntity.class)
+                .setParameter("digest", Keys.digest(key))
+                .setParameter("now", LocalDateTime.now(ZoneOffset.UTC))
+                .getResultStream()
+                .findFirst()
+                .flatMap(link -> find(link.accountId()))
+                .filter(account -> !account.disabled());
+    }
+
+    void forgetLinks(UUID account) {
+        entities.createQuery("delete from AccountLinkEntity l where l.accountId = :account")
+                .setParameter("account", account)
+                .executeUpdate();
+    }
+
+    @Transactional
+    void change(UUID person, PersonChange change) {
+        AccountEntity account = get(person);
+        if (change.name() != null) {
+            account.call(checked(change.name()));
+        }
+        if (change.administrator() != null) {
+            account.setAdministrator(change.administrator());
+        }
+        if (change.disabled() != null) {
+            account.setDisabled(change.disabled());
+        }
+        if (Boolean.FALSE.equals(change.codes())) {
+            account.turnCodesOff();
+        }
+        entities.flush();
+        keepOneAdministrator();
+        if (account.disabled()) {
+            sessions.endAll(person);
+        }
+        audit.note(
+                "person-changed",
+                "person",
+                person,
+                "administrator",
+                account.administrator(),
+                "disabled",
+                account.disabled());
+    }
+
+    /** Takes an account away for good. What the person did stays; their name goes. */
+    @Transactional
+    void remove(UUID person) {
+        AccountEntity account = get(person);
+        accounts.delete(account);
+        entities.flush();
+        keepOneAdministrator();
+        sessions.endAll(person);
+        audit.note("person-removed", "person", person);
+    }
+
+    private void keepOneAdministrator() {
+        if (accounts.countByAdministratorTrueAndDisabledAtIsNull() == 0) {
+            throw new ConflictException("Somebody must look after people: make another person administrator first.");
+        }
+    }
+}

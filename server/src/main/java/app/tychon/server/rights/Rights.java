@@ -1,0 +1,122 @@
+package app.tychon.server.rights;
+
+import app.tychon.server.problems.NotFoundException;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.stereotype.Component;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.servlet.HandlerMapping;
+
+/**
+ * What whoever asks may do. The project is the one of the address: {@code {id}}, or that of its {@code {run}}. A project of
+ * which somebody is no member is, for them, not there.
+ */
+@Component("rights")
+public class Rights {
+    private final Memberships memberships;
+    private final ObjectProvider<ProjectOfRun> runs;
+
+    Rights(Memberships memberships, ObjectProvider<ProjectOfRun> runs) {
+        this.memberships = memberships;
+        this.runs = runs;
+    }
+
+    /**
+     * Whether the act may be done in the project of the request.
+     *
+     * @throws NotFoundException where whoever asks does not even read it
+     * @throws AccessDeniedException with a sentence, where they do
+     */
+    public boolean may(Act act) {
+        Who who = Who.now().orElse(null);
+        if (who == null || who.kind() == Who.Kind.MACHINE) {
+            return false;
+        }
+        return who.kind() == Who.Kind.ALONE || may(who, asked(), act);
+    }
+
+    private boolean may(Who who, UUID project, Act act) {
+        boolean others = who.project() != null && !who.project().equals(project);
+        Role role = others ? null : roleOf(who, project).orElse(null);
+        if (role == null) {
+            throw new NotFoundException("There is no such project.");
+        }
+        if (who.scope() == Who.Scope.READING && act != Act.READ) {
+            throw new AccessDeniedException("This token is for reading only. Nothing was changed.");
+        }
+        if (!role.may(act)) {
+            throw new AccessDeniedException("You may not " + act.words() + ". Nothing was changed.");
+        }
+        return true;
+    }
+
+    /** What whoever asks is in a project; owner where nobody has an account. */
+    public Optional<Role> role(UUID project) {
+        return Who.now().flatMap(who -> who.kind() == Who.Kind.ALONE ? Optional.of(Role.OWNER) : roleOf(who, project));
+    }
+
+    private Optional<Role> roleOf(Who who, UUID project) {
+        return who.account() == null
+                ? Optional.empty()
+                : memberships.find(project, who.account()).map(MembershipEntity::role);
+    }
+
+    /** Whether whoever asks may have projects of their own: not by a token that is for one, or for reading. */
+    public boolean begins() {
+        return Who.now()
+                .filter(who -> who.kind() != Who.Kind.MACHINE)
+                .filter(who -> who.scope() == Who.Scope.EVERYTHING && who.project() == null)
+                .isPresent();
+    }
+
+    /** Whether whoever has the machine asks. */
+    public boolean machine() {
+        return Who.now().filter(who -> who.account() == null).isPresent();
+    }
+
+    /** Whether somebody who works with projects asks. */
+    public boolean worksHere() {
+        return Who.now().filter(who -> who.kind() != Who.Kind.MACHINE).isPresent();
+    }
+
+    /** The projects that whoever asks may read; nothing where that is all of them. */
+    public Optional<Set<UUID>> readable() {
+        Who who = Who.now().orElse(Who.ALONE);
+        if (who.account() == null) {
+            return Optional.empty();
+        }
+        return Optional.of(memberships.findAllByAccountId(who.account()).stream()
+                .map(MembershipEntity::projectId)
+                .filter(project -> who.project() == null || who.project().equals(project))
+                .collect(Collectors.toSet()));
+    }
+
+    /** Makes whoever asks owner of a project that they have begun. */
+    public void begun(UUID project) {
+        Who.accountNow().ifPresent(account -> memberships.save(new MembershipEntity(project, account, Role.OWNER)));
+    }
+
+    private UUID asked() {
+        Map<?, ?> path = (Map<?, ?>) RequestContextHolder.currentRequestAttributes()
+                .getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
+        if (path.containsKey("id")) {
+            return key(path.get("id"), "There is no such project.");
+        }
+        String none = "There is no such run.";
+        return runs.getObject().of(key(path.get("run"), none)).orElseThrow(() -> new NotFoundException(none));
+    }
+
+    private static UUID key(Object text, String none) {
+        try {
+            return UUID.fromString(String.valueOf(text));
+        } catch (IllegalArgumentException e) {
+            throw new NotFoundException(none);
+        }
+    }
+}

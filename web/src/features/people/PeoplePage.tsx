@@ -1,0 +1,191 @@
+import { Box, Button, chakra, Flex, Table } from "@chakra-ui/react";
+import { useState } from "react";
+import type { Person } from "../../shared/api/client";
+import {
+  useAddPerson,
+  useChangePerson,
+  useMe,
+  usePeople,
+  useRemovePerson,
+  useResetPerson,
+} from "../../shared/api/people";
+import { formatDay } from "../../shared/format/dates";
+import { Notice } from "../../shared/ui/Notice";
+import { notify } from "../../shared/ui/notify";
+import { Refusal } from "../../shared/ui/Refusal";
+import { Entry } from "./Entry";
+import { Part, PeopleFrame } from "./PeopleFrame";
+import { saidOf, saidOtherwise } from "./problems";
+
+const Plain = chakra("button");
+const Check = chakra("input");
+
+/** Everybody who can come in, for those who look after them. */
+export function PeoplePage() {
+  const me = useMe().data;
+  const people = usePeople();
+  const [link, setLink] = useState<{ name: string; path: string }>();
+  if (people.isError) return <Notice alert>{people.error.message}</Notice>;
+  return (
+    <PeopleFrame title={me?.alone ? "Work with others here" : "People of this server"}>
+      {me?.alone ? (
+        <Box>
+          So far you are alone: whoever opened the address that was printed is you. Add yourself first. From
+          then on everybody signs in, and you own all projects that are here.
+        </Box>
+      ) : (
+        <Box color="softInk">
+          Those who look after people do not read projects by that: each project has its own people, whom its
+          owners choose.
+        </Box>
+      )}
+      {people.data && people.data.length > 0 && <PeopleTable people={people.data} onLink={setLink} />}
+      {link && (
+        <Box mt="4" p="3" bg="tint" role="status">
+          Hand this link to {link.name}; it is good once, for three days, and is not shown again:
+          <Box fontFamily="mono" wordBreak="break-all" data-testid="join-link">
+            {location.origin + link.path}
+          </Box>
+          <Button
+            size="xs"
+            variant="outline"
+            mt="2"
+            onClick={() =>
+              void navigator.clipboard.writeText(location.origin + link.path).then(() => notify("Copied."))
+            }
+          >
+            Copy it
+          </Button>
+        </Box>
+      )}
+      <AddPerson first={people.data?.length === 0} onLink={setLink} />
+    </PeopleFrame>
+  );
+}
+
+interface Linking {
+  onLink: (link: { name: string; path: string }) => void;
+}
+
+function PeopleTable({ people, onLink }: { people: Person[] } & Linking) {
+  const change = useChangePerson();
+  const reset = useResetPerson();
+  const remove = useRemovePerson();
+  const tell = { onError: (error: Error) => notify(error.message) };
+  return (
+    <Table.Root size="sm" mt="4">
+      <Table.Header>
+        <Table.Row bg="transparent">
+          {["Name", "Signs in as", "Since", "Looks after people", ""].map((header) => (
+            <Table.ColumnHeader key={header} color="softInk">
+              {header}
+            </Table.ColumnHeader>
+          ))}
+        </Table.Row>
+      </Table.Header>
+      <Table.Body>
+        {people.map((person) => (
+          <Table.Row key={person.id} bg="transparent" borderColor="line" data-person={person.email}>
+            <Table.Cell fontWeight="600">
+              {person.name}
+              <Box as="span" color="softInk" fontWeight="400">
+                {person.disabled ? " · shut out" : person.joined ? "" : " · has not joined yet"}
+              </Box>
+            </Table.Cell>
+            <Table.Cell>{person.email}</Table.Cell>
+            <Table.Cell>{formatDay(person.since)}</Table.Cell>
+            <Table.Cell>
+              <Check
+                type="checkbox"
+                aria-label={`${person.name} looks after people`}
+                checked={person.administrator}
+                onChange={(event) =>
+                  change.mutate({ person: person.id, change: { administrator: event.target.checked } }, tell)
+                }
+              />
+            </Table.Cell>
+            <Table.Cell>
+              <Flex gap="3" justify="flex-end" color="action" whiteSpace="nowrap">
+                <Plain
+                  onClick={() =>
+                    reset.mutate(person.id, {
+                      ...tell,
+                      onSuccess: ({ path }) => onLink({ name: person.name, path }),
+                    })
+                  }
+                >
+                  New link
+                </Plain>
+                {person.codes && (
+                  <Plain onClick={() => change.mutate({ person: person.id, change: { codes: false } }, tell)}>
+                    Codes off
+                  </Plain>
+                )}
+                <Plain
+                  onClick={() =>
+                    change.mutate({ person: person.id, change: { disabled: !person.disabled } }, tell)
+                  }
+                >
+                  {person.disabled ? "Let in again" : "Shut out"}
+                </Plain>
+                {person.disabled && (
+                  <Plain color="risk" onClick={() => remove.mutate(person.id, tell)}>
+                    Remove for good
+                  </Plain>
+                )}
+              </Flex>
+            </Table.Cell>
+          </Table.Row>
+        ))}
+      </Table.Body>
+    </Table.Root>
+  );
+}
+
+function AddPerson({ first, onLink }: { first: boolean } & Linking) {
+  const add = useAddPerson();
+  const [name, setName] = useState("");
+  const [email, setEmail] = useState("");
+  return (
+    <Part title={first ? "You" : "Somebody else"}>
+      <Box asChild maxW="24rem">
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            add.mutate(
+              { name, email, administrator: first },
+              {
+                onSuccess: ({ path }) => {
+                  if (first) return location.assign(path);
+                  onLink({ name, path });
+                  setName("");
+                  setEmail("");
+                },
+              },
+            );
+          }}
+        >
+          <Entry
+            label="Name"
+            required
+            value={name}
+            wrong={saidOf(add.error, "name")}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <Entry
+            label="E-mail address"
+            hint="What they sign in with"
+            required
+            value={email}
+            wrong={saidOf(add.error, "email")}
+            onChange={(event) => setEmail(event.target.value)}
+          />
+          {saidOtherwise(add.error, "name", "email") && <Refusal mt="3">{add.error?.message}</Refusal>}
+          <Button type="submit" size="sm" mt="4" bg="action" color="onAction" loading={add.isPending}>
+            {first ? "Add yourself and set a password" : "Add them and make a link"}
+          </Button>
+        </form>
+      </Box>
+    </Part>
+  );
+}

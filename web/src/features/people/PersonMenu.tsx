@@ -1,0 +1,66 @@
+import { IconButton, Menu, Portal } from "@chakra-ui/react";
+import { CircleUserRound } from "lucide-react";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { useMe, useSignOut } from "../../shared/api/people";
+import { queryClient } from "../../shared/api/queryClient";
+import { lazily } from "../../shared/ui/lazily";
+
+const MembersDialog = lazily(() => import("./MembersDialog"), "MembersDialog");
+
+/** Who one is, and what has to do with people. @param projectId where a project is open */
+export function PersonMenu({ projectId }: { projectId?: string }) {
+  const me = useMe().data;
+  const signOut = useSignOut();
+  const navigate = useNavigate();
+  const [members, setMembers] = useState(false);
+  if (!me?.signedIn) return null;
+  const called = me.name ?? "You, alone on this machine";
+  return (
+    <>
+      <Menu.Root positioning={{ placement: "bottom-end" }}>
+        <Menu.Trigger asChild>
+          <IconButton size="sm" variant="ghost" color="softInk" aria-label={called} title={called}>
+            <CircleUserRound />
+          </IconButton>
+        </Menu.Trigger>
+        <Portal>
+          <Menu.Positioner>
+            <Menu.Content bg="panel" minW="56">
+              {projectId && !me.alone && (
+                <Menu.Item value="members" onSelect={() => setMembers(true)}>
+                  Who takes part in this project…
+                </Menu.Item>
+              )}
+              {!me.alone && (
+                <Menu.Item value="account" onSelect={() => void navigate("/account")}>
+                  Your account
+                </Menu.Item>
+              )}
+              {me.administrator && (
+                <Menu.Item value="people" onSelect={() => void navigate("/people")}>
+                  {me.alone ? "Work with others here…" : "People of this server"}
+                </Menu.Item>
+              )}
+              {!me.alone && (
+                <Menu.Item
+                  value="out"
+                  onSelect={() => signOut.mutate(undefined, { onSettled: () => leave() })}
+                >
+                  Sign out
+                </Menu.Item>
+              )}
+            </Menu.Content>
+          </Menu.Positioner>
+        </Portal>
+      </Menu.Root>
+      {members && projectId && <MembersDialog project={projectId} onClose={() => setMembers(false)} />}
+    </>
+  );
+}
+
+/** Forgets what was read in somebody's name. */
+function leave() {
+  queryClient.clear();
+  location.assign("/projects");
+}
