@@ -70,6 +70,13 @@ abstract class Journey {
         FREE.push(browser);
     }
 
+    /** A second browser, in which somebody else is let in. */
+    static Browser another() {
+        Browser other = new Browser();
+        other.open(server.entrance());
+        return other;
+    }
+
     static String address() {
         return server.address();
     }

@@ -195,7 +195,7 @@ class OddsJourneyTest extends Journey {
     void theLevelThatMattersIsTheProjectsChoiceAndTwoPeopleSeeTheSameOdds() {
         bringIn(DEMO);
         browser.read(FINISH, "Finish P80");
-        try (Browser other = new Browser()) {
+        try (Browser other = another()) {
             other.open(browser.address());
             other.read(FINISH, "Finish P80");
             browser.see("[aria-label='More for the plan']").click();

@@ -2,6 +2,8 @@ package app.tychon.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -43,7 +45,7 @@ class RestartTest {
         }
         try (LiveServer server = LiveServer.start(folder);
                 Browser browser = new Browser()) {
-            browser.open(server.entrance() + "?to=" + stage);
+            browser.open(server.entrance() + "?to=" + URLEncoder.encode(stage, StandardCharsets.UTF_8));
             browser.read(IN_WORDS, "By 10,000 futures");
             assertThat(browser.read(READING, "Four futures in five finish by")).isEqualTo(reading);
             assertThat(browser.see(SOURCE).getText()).isEqualTo(run);

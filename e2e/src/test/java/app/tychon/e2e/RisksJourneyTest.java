@@ -237,7 +237,7 @@ class RisksJourneyTest extends Journey {
     @Test
     void twoPeopleOnOneRegisterSeeEachOthersEdits() {
         openRegister();
-        try (Browser other = new Browser()) {
+        try (Browser other = another()) {
             other.open(browser.address());
             other.read(REGISTER, WORKED_OUT);
             browser.select("R06", "owner");

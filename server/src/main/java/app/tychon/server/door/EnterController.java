@@ -26,7 +26,8 @@ import org.springframework.web.bind.annotation.RestController;
 class EnterController {
     static final String PATH = "/enter";
     private static final Logger CONSOLE = LoggerFactory.getLogger("tychon.console");
-    private static final String WITHIN = "/[A-Za-z0-9/_-]*";
+    /** An address within this server: no other can follow one slash alone. */
+    private static final String WITHIN = "/([A-Za-z0-9_-][A-Za-z0-9/_?=&.%-]*)?";
 
     private final MachineKey machine;
     private final People people;
@@ -61,7 +62,7 @@ class EnterController {
             signIn.open(Who.ALONE, request, response);
             CONSOLE.info("Another browser on this machine can open {}{}", address, machine.freshAddress());
         }
-        String page = to.matches(WITHIN) && !to.startsWith("//") ? to : "/projects";
+        String page = to.matches(WITHIN) ? to : "/projects";
         return ResponseEntity.status(HttpStatus.SEE_OTHER)
                 .location(URI.create(page))
                 .build();

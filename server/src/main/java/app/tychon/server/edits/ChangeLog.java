@@ -8,13 +8,12 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.stereotype.Repository;
@@ -24,6 +23,8 @@ import org.springframework.stereotype.Repository;
 class ChangeLog {
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
     private static final int LONGEST_LABEL = 300;
+    private static final int MOST_SEARCHED = 5_000;
+    private static final Pattern ACCOUNT = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     private final EntityManager entities;
 
@@ -90,20 +91,43 @@ class ChangeLog {
                 .executeUpdate();
     }
 
-    /** The last edits of a project, newest first. */
-    List<EditView> last(UUID project, String person, int most) {
+    /** Everything that was edited after a revision, in that order. */
+    List<ChangeSetEntity> since(UUID project, long revision) {
         return entities.createQuery(
-                        "select c.revision, c.madeAt, c.person, c.label from ChangeSetEntity c"
-                                + " where c.projectId = :project order by c.revision desc",
-                        Object[].class)
+                        "select c from ChangeSetEntity c where c.projectId = :project and c.revision > :revision"
+                                + " order by c.revision",
+                        ChangeSetEntity.class)
                 .setParameter("project", project)
-                .setMaxResults(most)
+                .setParameter("revision", revision)
+                .getResultList();
+    }
+
+    /** The account of whoever made an edit; nothing where nobody had one. */
+    static Optional<UUID> account(String person) {
+        return ACCOUNT.matcher(person).matches() ? Optional.of(UUID.fromString(person)) : Optional.empty();
+    }
+
+    /** The last edits of a project that a filter lets through, newest first. */
+    List<EditView> last(UUID project, String reader, HistoryFilter filter, int most) {
+        return entities.createQuery(
+                        "select c from ChangeSetEntity c where c.projectId = :project"
+                                + " and (:person is null or c.person = :person)"
+                                + " and (:before is null or c.revision < :before) order by c.revision desc",
+                        ChangeSetEntity.class)
+                .setParameter("project", project)
+                .setParameter("person", filter.person())
+                .setParameter("before", filter.before())
+                .setMaxResults(filter.key() == null ? most : MOST_SEARCHED)
                 .getResultStream()
-                .map(row -> new EditView(
-                        (Long) row[0],
-                        ((LocalDateTime) row[1]).toInstant(ZoneOffset.UTC),
-                        person.equals(row[2]),
-                        (String) row[3]))
+                .filter(entity -> filter.key() == null || filter.isAbout(changes(entity)))
+                .limit(most)
+                .map(entity -> new EditView(
+                        entity.revision(),
+                        entity.madeAt(),
+                        reader.equals(entity.person()),
+                        entity.person(),
+                        null,
+                        entity.label()))
                 .toList();
     }
 

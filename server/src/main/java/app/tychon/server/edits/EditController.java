@@ -1,11 +1,14 @@
 package app.tychon.server.edits;
 
+import app.tychon.server.rights.MayEdit;
 import app.tychon.server.rights.MayKeepRisks;
 import app.tychon.server.rights.MayRead;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /**
@@ -39,9 +42,27 @@ class EditController {
         return edits.undoing(editor);
     }
 
-    /** The last edits, newest first. */
+    /**
+     * The last edits, newest first.
+     *
+     * @param person only those of one person, as the list names them
+     * @param section with {@code key}: only those of one object, such as {@code risks}
+     * @param before only those before a revision
+     */
     @GetMapping("/edits")
-    List<EditView> listEdits(Editor editor) {
-        return edits.history(editor);
+    List<EditView> listEdits(
+            Editor editor,
+            @RequestParam(required = false) String person,
+            @RequestParam(required = false) String section,
+            @RequestParam(required = false) String key,
+            @RequestParam(required = false) Long before) {
+        return edits.history(editor, new HistoryFilter(person, section, key, before));
+    }
+
+    /** Makes the plan what it was after an edit, as one more edit. */
+    @MayEdit
+    @PostMapping("/edits/{revision}/back")
+    EditResult goBackTo(Editor editor, @PathVariable long revision) {
+        return edits.backTo(editor, revision);
     }
 }

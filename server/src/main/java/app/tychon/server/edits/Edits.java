@@ -4,7 +4,9 @@ import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
 import app.tychon.exchange.changes.ChangeSet;
 import app.tychon.exchange.changes.ChangedMeanwhile;
+import app.tychon.exchange.changes.Clash;
 import app.tychon.server.edits.ChangeSetEntity.State;
+import app.tychon.server.people.People;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanStore;
@@ -29,6 +31,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Edits {
     private static final int HISTORY = 200;
+    private static final int MOST_UNSEEN = 300;
+    private static final int MOST_TOLD = 200;
     private static final int MOST_TOUCHES = 2_000;
 
     private final ProjectRepository projects;
@@ -36,25 +40,28 @@ public class Edits {
     private final ChangeLog log;
     private final ApplicationEventPublisher events;
     private final ProjectTurns turns;
+    private final People people;
 
     Edits(
             ProjectRepository projects,
             PlanStore plans,
             ChangeLog log,
             ApplicationEventPublisher events,
-            ProjectTurns turns) {
+            ProjectTurns turns,
+            People people) {
         this.projects = projects;
         this.turns = turns;
         this.plans = plans;
         this.log = log;
         this.events = events;
+        this.people = people;
     }
 
     /**
      * Applies an edit.
      *
      * @throws InvalidPlanException with the problem of every field, told in the words of the edit
-     * @throws ConflictException where the plan has changed since the editor saw it
+     * @throws ConflictException where somebody else has changed the same fields since the editor saw them
      */
     public EditResult edit(Editor editor, Edit edit) {
         return turns.take(editor.project(), () -> editHeld(editor, edit, State.DONE));
@@ -71,12 +78,14 @@ public class Edits {
         Edit.Outcome outcome = edit.apply(before.plan());
         LoadedPlan after = sound(before, project.revision() + 1, outcome.plan(), edit);
         ChangeSet changes = ChangeSet.between(before.plan(), after.plan());
+        refuseClashes(editor, project, changes);
         if (!changes.changes().isEmpty()) {
             if (how == State.DONE) {
                 log.dropUndone(editor.project(), editor.person());
             }
             log.add(editor.project(), after.revision(), editor.person(), outcome.label(), how, changes);
             store(project, before, after, outcome.followed());
+            tell(editor, after, changes);
         }
         return result(editor, project, before, changes.changes().isEmpty() ? before : after, outcome.gone());
     }
@@ -167,6 +176,7 @@ public class Edits {
         mark.run();
         log.add(editor.project(), after.revision(), editor.person(), label, State.NOTE, changes);
         store(project, before, after, false);
+        tell(editor, after, changes);
         return result(editor, project, before, after, List.of());
     }
 
@@ -178,9 +188,29 @@ public class Edits {
                 log.redoableLabel(editor.project(), editor.person()).orElse(null));
     }
 
+    /** The last edits that the filter lets through, newest first. */
     @Transactional(readOnly = true)
-    List<EditView> history(Editor editor) {
-        return log.last(editor.project(), editor.person(), HISTORY);
+    List<EditView> history(Editor editor, HistoryFilter filter) {
+        List<EditView> last = log.last(editor.project(), editor.person(), filter, HISTORY);
+        Map<UUID, String> names = people.names(last.stream()
+                .flatMap(edit -> ChangeLog.account(edit.person()).stream())
+                .toList());
+        return last.stream().map(edit -> edit.by(nameOf(edit.person(), names))).toList();
+    }
+
+    /** Makes the plan what it was after an edit, as one more edit, which can be taken back. */
+    EditResult backTo(Editor editor, long revision) {
+        return edit(editor, plan -> {
+            List<ChangeSetEntity> since = log.since(editor.project(), revision);
+            if (since.isEmpty()) {
+                throw new ConflictException("The plan is as it was then.");
+            }
+            Plan then = plan;
+            for (int i = since.size() - 1; i >= 0; i--) {
+                then = log.changes(since.get(i)).turned().applyTo(then);
+            }
+            return new Edit.Outcome(then, "Back to how it was after edit " + revision);
+        });
     }
 
     /** What the last edits did to one object of a section, newest first. */
@@ -196,13 +226,48 @@ public class Edits {
     }
 
     private ProjectEntity hold(Editor editor) {
-        ProjectEntity project = projects.findForEditing(editor.project())
+        return projects.findForEditing(editor.project())
                 .orElseThrow(() -> new NotFoundException("There is no such project."));
-        if (editor.seen().filter(revision -> revision != project.revision()).isPresent()) {
-            throw new ConflictException(
-                    "The plan was changed meanwhile, in another window or by somebody else. Look at it as it is now, then edit again.");
+    }
+
+    /**
+     * Lets an edit pass that changes nothing which was changed meanwhile, unseen by whoever makes it.
+     *
+     * @throws ConflictException with every field that both have changed
+     */
+    private void refuseClashes(Editor editor, ProjectEntity project, ChangeSet mine) {
+        long seen = editor.seen().orElse(project.revision());
+        if (seen == project.revision()) {
+            return;
         }
-        return project;
+        if (seen > project.revision() || project.revision() - seen > MOST_UNSEEN) {
+            throw new ConflictException(
+                    "Much of the plan was changed meanwhile, in another window or by somebody else. Look at it as it is now, then edit again.");
+        }
+        List<ChangeSetEntity> meanwhile = log.since(editor.project(), seen);
+        List<Clash> clashes =
+                Clash.between(mine, meanwhile.stream().map(log::changes).toList());
+        if (!clashes.isEmpty()) {
+            Map<UUID, String> names = names(meanwhile);
+            throw new ConflictException(
+                    "This was changed meanwhile, in another window or by somebody else. Nothing of yours was stored yet: choose which of both stays.",
+                    clashes.stream()
+                            .map(clash -> ClashView.of(
+                                    clash,
+                                    nameOf(meanwhile.get(clash.of()).person(), names),
+                                    meanwhile.get(clash.of()).madeAt()))
+                            .toList());
+        }
+    }
+
+    private Map<UUID, String> names(List<ChangeSetEntity> made) {
+        return people.names(made.stream()
+                .flatMap(one -> ChangeLog.account(one.person()).stream())
+                .toList());
+    }
+
+    private static String nameOf(String person, Map<UUID, String> names) {
+        return ChangeLog.account(person).map(names::get).orElse(null);
     }
 
     private static LoadedPlan sound(LoadedPlan before, long revision, Plan plan, Edit edit) {
@@ -221,6 +286,17 @@ public class Edits {
         plans.change(project, before, after);
         project.changed(simulated);
         events.publishEvent(new PlanChanged(project.id(), after, simulated, followed));
+    }
+
+    private void tell(Editor editor, LoadedPlan after, ChangeSet changes) {
+        events.publishEvent(new PlanEdited(
+                editor.project(),
+                after.revision(),
+                editor.person(),
+                changes.changes().stream()
+                        .limit(MOST_TOLD)
+                        .map(change -> List.of(change.section(), change.key()))
+                        .toList()));
     }
 
     private EditResult result(

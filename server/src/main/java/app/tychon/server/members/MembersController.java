@@ -4,6 +4,7 @@ import app.tychon.server.people.People;
 import app.tychon.server.rights.ForTheMachine;
 import app.tychon.server.rights.MayOwn;
 import app.tychon.server.rights.MayRead;
+import app.tychon.server.rights.MayReadInPerson;
 import app.tychon.server.rights.Role;
 import app.tychon.server.rights.WorksHere;
 import jakarta.annotation.Nullable;
@@ -76,6 +77,7 @@ class MembersController {
     }
 
     /** Whoever asks takes part no longer. */
+    @MayReadInPerson
     @DeleteMapping("/api/projects/{id}/membership")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void leaveProject(@PathVariable UUID id) {

@@ -46,6 +46,10 @@ class OneTimeCodes {
     byte[] freshSecret() {
         byte[] secret = new byte[SECRET_BYTES];
         random.nextBytes(secret);
+        return encipher(secret);
+    }
+
+    byte[] encipher(byte[] secret) {
         return cipher.encrypt(secret);
     }
 

@@ -8,6 +8,7 @@ import app.tychon.server.people.PeopleController.PersonChange;
 import app.tychon.server.problems.ConflictException;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.rights.Memberships;
+import app.tychon.server.rights.Role;
 import app.tychon.server.rights.Who;
 import jakarta.persistence.EntityManager;
 import java.time.Duration;
@@ -58,6 +59,15 @@ public class People {
             shared = accounts.count() > 0;
         }
         return shared;
+    }
+
+    /** What the register of a project calls whoever asks, where they keep only risks of their own in it. */
+    public Optional<String> keepsOnlyRisksOf(UUID project) {
+        return Who.accountNow()
+                .flatMap(account -> memberships.find(project, account))
+                .filter(member -> member.role() == Role.RISK_OWNER)
+                .flatMap(member ->
+                        member.ownerName().or(() -> find(member.accountId()).map(AccountEntity::name)));
     }
 
     /** Gives projects that nobody owns to the administrator who has been here longest. */

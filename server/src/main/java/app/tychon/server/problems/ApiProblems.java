@@ -48,7 +48,11 @@ class ApiProblems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail conflict(ConflictException e) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+        if (!e.clashes().isEmpty()) {
+            detail.setProperty("clashes", e.clashes());
+        }
+        return detail;
     }
 
     @ExceptionHandler

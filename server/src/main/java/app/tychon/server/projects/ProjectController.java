@@ -3,9 +3,9 @@ package app.tychon.server.projects;
 import app.tychon.server.project.ProjectView;
 import app.tychon.server.project.Shelf;
 import app.tychon.server.rights.MayBegin;
-import app.tychon.server.rights.MayCopy;
 import app.tychon.server.rights.MayOwn;
 import app.tychon.server.rights.MayRead;
+import app.tychon.server.rights.MayReadInPerson;
 import app.tychon.server.rights.WorksHere;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
@@ -61,7 +61,7 @@ class ProjectController {
         return projects.find(projects.beginFromExample(example));
     }
 
-    @MayCopy
+    @MayReadInPerson
     @PostMapping("/{id}/duplicate")
     @ResponseStatus(HttpStatus.CREATED)
     ProjectView duplicateProject(@PathVariable UUID id) {

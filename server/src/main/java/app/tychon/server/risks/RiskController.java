@@ -3,6 +3,7 @@ package app.tychon.server.risks;
 import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
+import app.tychon.server.people.People;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.rights.MayEdit;
@@ -28,10 +29,12 @@ import org.springframework.web.bind.annotation.RestController;
 class RiskController {
     private final PlanStore plans;
     private final Edits edits;
+    private final People people;
 
-    RiskController(PlanStore plans, Edits edits) {
+    RiskController(PlanStore plans, Edits edits, People people) {
         this.plans = plans;
         this.edits = edits;
+        this.people = people;
     }
 
     /** The register, in the order in which it is kept, with the scheme it is scored by. */
@@ -45,7 +48,7 @@ class RiskController {
     @MayKeepRisks
     @PatchMapping
     EditResult editRisks(Editor editor, @Words(value = RiskWords.class, list = true) @RequestBody JsonNode body) {
-        return edits.edit(editor, new RiskEdits(body));
+        return edits.edit(editor, new RiskEdits(body, people.keepsOnlyRisksOf(editor.project())));
     }
 
     @MayEdit

@@ -14,8 +14,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.springframework.security.access.AccessDeniedException;
 
 /**
  * Risks changed field by field, and new ones: a cell, a selection, a pasted block.
@@ -29,8 +31,17 @@ final class RiskEdits implements Edit {
     /** Codes of the risks that edits are about, edit by edit, as they are afterwards. */
     private final List<String> about = new ArrayList<>();
 
+    /** Who keeps nothing but their own risks; nothing for those who edit all. */
+    private final Optional<String> keeper;
+
     RiskEdits(JsonNode body) {
+        this(body, Optional.empty());
+    }
+
+    /** @param keeper what the register calls somebody who changes only risks of their own; nothing for those who edit all */
+    RiskEdits(JsonNode body, Optional<String> keeper) {
         body.forEach(edits::add);
+        this.keeper = keeper;
     }
 
     @Override
@@ -56,6 +67,7 @@ final class RiskEdits implements Edit {
                 about.add(id);
                 continue;
             }
+            refuseOthers(isNew ? null : risks.get(id), edits.get(i));
             Risk risk = fields.edited(isNew ? RiskFields.fresh(id) : risks.get(id), edits.get(i), "/" + i, problems);
             risks.put(id, risk);
             String code =
@@ -70,6 +82,26 @@ final class RiskEdits implements Edit {
         }
         Plan after = plan.withRisks(List.copyOf(risks.values()));
         return new Outcome(RiskCodes.renamed(after, renamed), label(added));
+    }
+
+    /** @throws AccessDeniedException where the risk is not the keeper's own, or would be no longer */
+    private void refuseOthers(Risk risk, JsonNode edit) {
+        if (keeper.isEmpty()) {
+            return;
+        }
+        String name = keeper.get();
+        if (risk == null) {
+            throw new AccessDeniedException("You keep your own risks here, and may add none. Nothing was changed.");
+        }
+        String owner = risk.owner().isBlank() ? "nobody" : risk.owner();
+        if (!owner.strip().equalsIgnoreCase(name.strip())) {
+            throw new AccessDeniedException("Risk " + risk.id() + " is owned by " + owner + ", and you, as " + name
+                    + ", may change your own alone. Nothing was changed.");
+        }
+        if (edit.has("owner") || edit.has("code")) {
+            throw new AccessDeniedException("Who owns risk " + risk.id()
+                    + ", and its code, are changed by those who edit the project. Nothing was changed.");
+        }
     }
 
     private static String nextCode(Map<String, Risk> risks) {

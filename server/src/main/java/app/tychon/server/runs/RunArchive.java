@@ -43,6 +43,7 @@ public class RunArchive {
     }
 
     /** The project of a run; nothing where there is no such run. */
+    @Transactional(readOnly = true)
     public Optional<UUID> projectOf(UUID run) {
         return records.projectOf(run);
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import app.tychon.server.TestDatabase;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
@@ -58,6 +59,7 @@ class TwoEditorsTest {
 
     private HttpRequest.Builder to(String path) {
         return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                .header("Authorization", "Bearer " + TestDatabase.MACHINE_KEY)
                 .header("Tychon-Person", "tester")
                 .header("Content-Type", "application/json");
     }
@@ -74,19 +76,50 @@ class TwoEditorsTest {
     }
 
     @Test
-    void ofTwoEditsOfTheSameRevisionOneIsStoredAndTheOtherTold() throws Exception {
+    void ofTwoEditsOfOneFieldOneIsStoredAndTheOtherToldOfIt() throws Exception {
+        assertThat(together("[{\"id\":\"G10\",\"duration\":\"9d\"}]", "[{\"id\":\"G10\",\"duration\":\"6d\"}]"))
+                .containsExactly(200, 409);
+        JsonNode clash = json.readTree(
+                        send(edit("[{\"id\":\"G10\",\"duration\":\"4d\"}]", 1)).body())
+                .at("/clashes/0");
+        assertThat(clash.get("key").asText()).isEqualTo("G10");
+        assertThat(clash.get("field").asText()).isEqualTo("duration");
+        assertThat(clash.get("theirs").asText()).isIn("9d", "6d");
+        assertThat(clash.get("mine").asText()).isEqualTo("4d");
+        assertThat(clash.has("was")).isTrue();
+    }
+
+    @Test
+    void twoWhoEditDifferentFieldsDoNotHinderEachOther() throws Exception {
+        assertThat(together(
+                        "[{\"id\":\"G10\",\"duration\":\"9d\"}]", "[{\"id\":\"G10\",\"name\":\"Clear the ground\"}]"))
+                .containsExactly(200, 200);
+        String plan =
+                send(to("/api/projects/" + project + "/plan").GET().build()).body();
+        assertThat(plan).contains("\"Clear the ground\"").contains("\"duration\":\"9d\"");
+    }
+
+    @Test
+    void whatSomebodyElseHasEditedMeanwhileIsNotTakenAwayUnseen() throws Exception {
+        assertThat(send(edit("[{\"id\":\"G20\",\"duration\":\"9d\"}]", 1)).statusCode())
+                .isEqualTo(200);
+        HttpRequest removal = to("/api/projects/" + project + "/rows/remove")
+                .header("If-Match", "\"1\"")
+                .POST(HttpRequest.BodyPublishers.ofString("{\"rows\":[\"G20\"],\"join\":false}"))
+                .build();
+        assertThat(send(removal).statusCode()).isEqualTo(409);
+    }
+
+    /** What two edits of the first revision are answered with, sent at once. */
+    private List<Integer> together(String one, String other) throws Exception {
         ExecutorService both = Executors.newFixedThreadPool(2);
         try {
-            List<Callable<Integer>> edits = List.of(
-                    () -> send(edit("[{\"id\":\"G10\",\"duration\":\"9d\"}]", 1))
-                            .statusCode(),
-                    () -> send(edit("[{\"id\":\"G20\",\"duration\":\"6d\"}]", 1))
-                            .statusCode());
-            List<Integer> answers = both.invokeAll(edits).stream()
+            List<Callable<Integer>> edits = List.of(() -> send(edit(one, 1)).statusCode(), () -> send(edit(other, 1))
+                    .statusCode());
+            return both.invokeAll(edits).stream()
                     .map(TwoEditorsTest::result)
                     .sorted()
                     .toList();
-            assertThat(answers).containsExactly(200, 409);
         } finally {
             both.shutdownNow();
         }
@@ -102,9 +135,7 @@ class TwoEditorsTest {
 
     @Test
     void theOtherWindowIsToldOfEditsAndRunsAsTheyHappen() throws Exception {
-        HttpRequest listen = HttpRequest.newBuilder(
-                        URI.create("http://127.0.0.1:" + port + "/api/projects/" + project + "/events"))
-                .build();
+        HttpRequest listen = to("/api/projects/" + project + "/events").build();
         StringBuffer heard = new StringBuffer();
         try (InputStream events =
                 client.send(listen, HttpResponse.BodyHandlers.ofInputStream()).body()) {

@@ -34,9 +34,9 @@ class SlowUploadsTest {
 
     private Socket trickling(String path, String type) throws Exception {
         Socket socket = new Socket(InetAddress.getLoopbackAddress(), port);
-        String head =
-                "POST " + path + " HTTP/1.1\r\nHost: 127.0.0.1:" + port + "\r\nTychon-Person: slow\r\nContent-Type: "
-                        + type + "\r\nContent-Length: 100000\r\n\r\n{\"format\":\"tychon-project\",";
+        String head = "POST " + path + " HTTP/1.1\r\nHost: 127.0.0.1:" + port + "\r\nAuthorization: Bearer "
+                + TestDatabase.MACHINE_KEY + "\r\nContent-Type: "
+                + type + "\r\nContent-Length: 100000\r\n\r\n{\"format\":\"tychon-project\",";
         socket.getOutputStream().write(head.getBytes(StandardCharsets.UTF_8));
         socket.getOutputStream().flush();
         return socket;
@@ -53,6 +53,7 @@ class SlowUploadsTest {
             HttpResponse<String> answer = HttpClient.newHttpClient()
                     .send(
                             HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/projects"))
+                                    .header("Authorization", "Bearer " + TestDatabase.MACHINE_KEY)
                                     .timeout(Duration.ofSeconds(30))
                                     .build(),
                             HttpResponse.BodyHandlers.ofString());

@@ -7,9 +7,9 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.security.access.prepost.PreAuthorize;
 
-/** For whoever reads the project of the address and may have projects of their own. */
+/** For whoever takes part in the project of the address, asking themselves: by no token for reading or for one project. */
 @Target({ElementType.METHOD, ElementType.TYPE})
 @Retention(RetentionPolicy.RUNTIME)
 @Inherited
 @PreAuthorize("@rights.begins() and @rights.may('READ')")
-public @interface MayCopy {}
+public @interface MayReadInPerson {}
