@@ -1,6 +1,7 @@
 package app.tychon.server.events;
 
 import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.rights.RightsChanged;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -16,17 +17,31 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 public class ProjectEvents {
     private static final long FOR_EVER = 0L;
 
-    private final Map<UUID, List<SseEmitter>> listeners = new ConcurrentHashMap<>();
+    /** Somebody who listens; by no account where there are none. */
+    private record Listener(UUID account, SseEmitter emitter) {}
 
-    SseEmitter listen(UUID project) {
+    private final Map<UUID, List<Listener>> listeners = new ConcurrentHashMap<>();
+
+    /**
+     * A stream of what happens to a project.
+     *
+     * @param account whose it is, so that it ends with their rights; null where there are no accounts
+     * @param gone done once it has ended
+     */
+    public SseEmitter listen(UUID project, UUID account, Runnable gone) {
         SseEmitter emitter = new SseEmitter(FOR_EVER);
-        List<SseEmitter> all = listeners.computeIfAbsent(project, id -> new CopyOnWriteArrayList<>());
-        all.add(emitter);
-        Runnable forget = () -> all.remove(emitter);
+        List<Listener> all = listeners.computeIfAbsent(project, id -> new CopyOnWriteArrayList<>());
+        Listener listener = new Listener(account, emitter);
+        all.add(listener);
+        Runnable forget = () -> {
+            if (all.remove(listener)) {
+                gone.run();
+            }
+        };
         emitter.onCompletion(forget);
         emitter.onTimeout(forget);
         emitter.onError(e -> forget.run());
-        send(all, emitter, SseEmitter.event().name("open").data(Map.of()));
+        send(listener, SseEmitter.event().name("open").data(Map.of()));
         return emitter;
     }
 
@@ -40,22 +55,33 @@ public class ProjectEvents {
 
     /** Sends an event, as JSON, to all who listen to a project. */
     public void publish(UUID project, String name, Object data) {
-        List<SseEmitter> all = listeners.getOrDefault(project, List.of());
-        for (SseEmitter emitter : all) {
-            send(all, emitter, SseEmitter.event().name(name).data(data));
+        for (Listener listener : listeners.getOrDefault(project, List.of())) {
+            send(listener, SseEmitter.event().name(name).data(data));
         }
     }
 
-    private static void send(List<SseEmitter> all, SseEmitter emitter, SseEmitter.SseEventBuilder event) {
+    /** Nobody hears of a project any more who may not read it. */
+    @TransactionalEventListener(fallbackExecution = true)
+    void rightsChanged(RightsChanged change) {
+        listeners.forEach((project, all) -> {
+            if (change.project() == null || change.project().equals(project)) {
+                all.stream()
+                        .filter(listener -> change.account().equals(listener.account()))
+                        .forEach(listener -> listener.emitter().complete());
+            }
+        });
+    }
+
+    private static void send(Listener listener, SseEmitter.SseEventBuilder event) {
         try {
-            emitter.send(event);
+            listener.emitter().send(event);
         } catch (IOException | IllegalStateException gone) {
-            all.remove(emitter);
+            listener.emitter().completeWithError(gone);
         }
     }
 
     /** Ends all streams, so that the server can stop without waiting for them. */
-    void close() {
-        listeners.values().forEach(all -> all.forEach(SseEmitter::complete));
+    public void close() {
+        listeners.values().forEach(all -> all.forEach(one -> one.emitter().complete()));
     }
 }

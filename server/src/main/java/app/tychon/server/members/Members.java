@@ -11,11 +11,13 @@ import app.tychon.server.project.ProjectEntity;
 import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.rights.MembershipEntity;
 import app.tychon.server.rights.Memberships;
+import app.tychon.server.rights.RightsChanged;
 import app.tychon.server.rights.Role;
 import app.tychon.server.rights.Who;
 import java.util.List;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,12 +30,19 @@ class Members {
     private final ProjectRepository projects;
     private final People people;
     private final Audit audit;
+    private final ApplicationEventPublisher events;
 
-    Members(Memberships memberships, ProjectRepository projects, People people, Audit audit) {
+    Members(
+            Memberships memberships,
+            ProjectRepository projects,
+            People people,
+            Audit audit,
+            ApplicationEventPublisher events) {
         this.memberships = memberships;
         this.projects = projects;
         this.people = people;
         this.audit = audit;
+        this.events = events;
     }
 
     /** Of a scenario's place: those of the project of which it is a scenario. */
@@ -82,6 +91,7 @@ class Members {
                 .findByProjectIdAndAccountId(own, account)
                 .orElseThrow(() -> new NotFoundException("There is no such person in this project.")));
         keepOneOwner(own);
+        events.publishEvent(new RightsChanged(account, own));
         audit.note("role-taken", "project", own, "person", account);
     }
 

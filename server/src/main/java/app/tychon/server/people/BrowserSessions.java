@@ -1,12 +1,14 @@
 package app.tychon.server.people;
 
 import app.tychon.server.database.Keys;
+import app.tychon.server.rights.RightsChanged;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
@@ -20,8 +22,11 @@ class BrowserSessions {
 
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
-    BrowserSessions(FindByIndexNameSessionRepository<? extends Session> sessions) {
+    private final ApplicationEventPublisher events;
+
+    BrowserSessions(FindByIndexNameSessionRepository<? extends Session> sessions, ApplicationEventPublisher events) {
         this.sessions = sessions;
+        this.events = events;
     }
 
     /**
@@ -54,6 +59,7 @@ class BrowserSessions {
 
     void endAll(UUID account) {
         byKey(account).keySet().forEach(sessions::deleteById);
+        events.publishEvent(new RightsChanged(account, null));
     }
 
     void endOthers(UUID account, String here) {

@@ -140,7 +140,9 @@ class RouteRulesTest extends PeopledTest {
         String[] parts = route.split(" ");
         String path = parts[1].replace("{id}", project)
                 .replace("{run}", run)
-                .replaceAll("\\{(person|issue|link|token)}", UUID.randomUUID().toString())
+                .replaceAll(
+                        "\\{(person|issue|link|token|comment|confirmation)}",
+                        UUID.randomUUID().toString())
                 .replaceAll("\\{(number|revision|weight)}", "1")
                 .replaceAll("\\{[^}]+}", "x");
         MockHttpServletRequestBuilder request = request(HttpMethod.valueOf(parts[0]), path)

@@ -1,0 +1,103 @@
+package app.tychon.server.presence;
+
+import app.tychon.server.edits.PlanEdited;
+import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.people.People;
+import app.tychon.server.people.People.PersonNamed;
+import app.tychon.server.rights.Who;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentMap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/** Who has a project open, where they are in it, and what they have just edited. */
+@Service
+class Presence {
+    /**
+     * A window that has a project open.
+     *
+     * @param person whose it is; empty where there are no accounts
+     * @param name what they are called
+     * @param stage where they are; empty until they have said
+     */
+    record Here(String window, String person, String name, String stage, String row) {}
+
+    private final ConcurrentMap<UUID, ConcurrentMap<String, Here>> here = new ConcurrentHashMap<>();
+    private final ProjectEvents events;
+    private final People people;
+
+    Presence(ProjectEvents events, People people) {
+        this.events = events;
+        this.people = people;
+    }
+
+    void enter(UUID project, String window) {
+        Optional<PersonNamed> person = Who.accountNow().flatMap(people::called);
+        put(
+                project,
+                new Here(
+                        window,
+                        person.map(one -> one.id().toString()).orElse(""),
+                        person.map(PersonNamed::name).orElse(""),
+                        "",
+                        ""));
+    }
+
+    /** Where a window is that has entered; one that has not, or has left, is nowhere. */
+    void at(UUID project, String window, String stage, String row) {
+        Here known = here.getOrDefault(project, new ConcurrentHashMap<>()).get(window);
+        String account = Who.accountNow().map(UUID::toString).orElse("");
+        if (known != null && known.person().equals(account)) {
+            put(project, new Here(window, known.person(), known.name(), stage, row));
+        }
+    }
+
+    void leave(UUID project, String window) {
+        here.computeIfPresent(project, (id, windows) -> {
+            windows.remove(window);
+            return windows.isEmpty() ? null : windows;
+        });
+        tell(project);
+    }
+
+    private void put(UUID project, Here one) {
+        here.computeIfAbsent(project, id -> new ConcurrentHashMap<>()).put(one.window(), one);
+        tell(project);
+    }
+
+    private void tell(UUID project) {
+        events.publish(
+                project,
+                "presence",
+                List.copyOf(
+                        here.getOrDefault(project, new ConcurrentHashMap<>()).values()));
+    }
+
+    /**
+     * An edit as others are told of it.
+     *
+     * @param person their account, or the key of their browser
+     * @param touched section and key of what they edited
+     */
+    record Edited(long revision, String person, String name, List<List<String>> touched) {}
+
+    @TransactionalEventListener
+    void edited(PlanEdited edit) {
+        String name = account(edit.person())
+                .flatMap(people::called)
+                .map(PersonNamed::name)
+                .orElse("");
+        events.publish(edit.project(), "edit", new Edited(edit.revision(), edit.person(), name, edit.touched()));
+    }
+
+    private static Optional<UUID> account(String person) {
+        try {
+            return Optional.of(UUID.fromString(person));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+}
