@@ -7,6 +7,9 @@ import { useOfferToScale } from "../shared/range/useOfferToScale";
 import { Horizon } from "../features/horizon/Horizon";
 import { Notice } from "../shared/ui/Notice";
 import { lazily } from "../shared/ui/lazily";
+import { useAskedRow } from "./useAskedRow";
+import { useWhereabouts } from "./useWhereabouts";
+import { RoleBand } from "./RoleBand";
 import { TopRow } from "./TopRow";
 
 const ScenarioBand = lazily(() => import("./ScenarioBand"), "ScenarioBand");
@@ -17,6 +20,8 @@ export function Frame() {
   const plan = usePlan(projectId);
   useProjectEvents(projectId);
   useOfferToScale(projectId);
+  useWhereabouts(projectId);
+  useAskedRow(plan.data);
   const name = plan.data?.project.name;
   const scenario = plan.data?.project.scenario?.name;
   useEffect(() => {
@@ -27,6 +32,7 @@ export function Frame() {
     <Flex direction="column" height="100%" minHeight="0">
       <TopRow projectId={projectId} name={name ?? ""} revision={plan.data?.project.revision ?? 0} />
       {plan.data?.project.scenario && <ScenarioBand project={plan.data.project} />}
+      <RoleBand projectId={projectId} />
       <Box as="main" flex="1" minHeight="0">
         {plan.data && <Outlet context={plan.data} key={projectId} />}
         {plan.isPending && <Notice>Reading the plan…</Notice>}

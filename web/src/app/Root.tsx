@@ -1,10 +1,12 @@
 import { useEffect, useState } from "react";
 import { Outlet } from "react-router";
 import { Gate } from "./Gate";
+import { useClash } from "../shared/api/clash";
 import { lazily } from "../shared/ui/lazily";
 import { NoteBar } from "../shared/ui/NoteBar";
 import { useExplained } from "../shared/words/wordStore";
 
+const ClashDialog = lazily(() => import("./ClashDialog"), "ClashDialog");
 const Palette = lazily(() => import("./Palette"), "Palette");
 const WordDialog = lazily(() => import("../shared/words/WordDialog"), "WordDialog");
 
@@ -12,6 +14,7 @@ const WordDialog = lazily(() => import("../shared/words/WordDialog"), "WordDialo
 export function Root() {
   const [searching, setSearching] = useState(false);
   const word = useExplained((state) => state.word);
+  const clash = useClash((state) => state.clashes.length > 0);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== "k") return;
@@ -29,6 +32,7 @@ export function Root() {
       <NoteBar />
       {searching && <Palette onClose={() => setSearching(false)} />}
       {word && <WordDialog />}
+      {clash && <ClashDialog />}
     </>
   );
 }

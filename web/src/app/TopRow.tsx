@@ -5,6 +5,7 @@ import { Keyboard, Moon, Sun } from "lucide-react";
 import { useEffect, useState } from "react";
 import { NavLink } from "react-router";
 import { currentColorMode, switchColorMode } from "./colorMode";
+import { HereNow } from "./HereNow";
 import { ProjectSwitcher } from "./ProjectSwitcher";
 import { STAGES } from "./stages";
 import { UndoButtons } from "./UndoButtons";
@@ -56,6 +57,7 @@ export function TopRow({ projectId, name, revision }: { projectId: string; name:
         ))}
       </Flex>
       <Box flex="1" />
+      <HereNow projectId={projectId} />
       <Flex align="center" gap="1">
         <UndoButtons projectId={projectId} revision={revision} />
         <IconButton

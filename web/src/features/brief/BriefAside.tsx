@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import { GripVertical } from "lucide-react";
 import { useState } from "react";
 import type { BriefView, PlanView, RunView } from "../../shared/api/client";
+import { CommentsPart } from "../../shared/together/CommentsPart";
 import { AddBlock } from "./AddBlock";
 import { AsidePart } from "./AsidePart";
 import { headingOf } from "./kinds";
@@ -68,6 +69,7 @@ export function BriefAside({ plan, brief, runs, ways, chosen, onUpdate }: Props)
       </AsidePart>
       <NumbersFrom {...{ plan, brief, runs, ways, onUpdate }} />
       <PageSettings brief={brief} ways={ways} />
+      <CommentsPart project={plan.project.id} about={{ section: "briefs", key: brief.id }} />
     </Flex>
   );
 }

@@ -9,6 +9,7 @@ import { Notice } from "../../shared/ui/Notice";
 import { useDebounced } from "../../shared/ui/useDebounced";
 import { BesideNote } from "./BesideNote";
 import { ConfidenceTable } from "./ConfidenceTable";
+import { ConfirmedShare } from "./ConfirmedShare";
 import { Contingency } from "./Contingency";
 import { ExplorerBar } from "./ExplorerBar";
 import { OddsChart } from "../../shared/odds/OddsChart";
@@ -175,6 +176,7 @@ export function Explorer({ plan, runs, source, run, compared, beside, onCompare 
           {subject.of === PROJECT && reading.data && (
             <Contingency plan={plan} run={run} chance={reading.data.chance} />
           )}
+          <ConfirmedShare plan={plan} />
           <ShapeFacts
             quantity={quantity}
             safe={safe.data}

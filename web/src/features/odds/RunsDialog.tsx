@@ -1,3 +1,4 @@
+import { RunComments } from "./RunComments";
 import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { PlanView, RunView } from "../../shared/api/client";
@@ -98,6 +99,7 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
                 <TextField label="Note" value={run.note ?? ""} onHandIn={(note) => handIn(run, { note })} />
               </Box>
             </Flex>
+            <RunComments project={plan.project.id} run={run} />
             <Flex gap="1" align="center">
               <Button size="xs" variant="outline" disabled={!hasResults(run)} onClick={() => onOpen(run.id)}>
                 Open

@@ -9,6 +9,7 @@ import {
   useRemoveMember,
   useRole,
 } from "../../shared/api/people";
+import { TextField } from "../../shared/ui/Field";
 import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { notify } from "../../shared/ui/notify";
 import { WideDialog } from "../../shared/ui/WideDialog";
@@ -45,9 +46,23 @@ export function MembersDialog({ project, onClose }: { project: string; onClose: 
               </Box>
               <Box color="softInk" fontSize="13px">
                 {member.email}
-                {member.ownerName !== member.name && ` · in the register: ${member.ownerName}`}
               </Box>
             </Box>
+            {owns && member.role === "risk-owner" && (
+              <Box width="15rem">
+                <TextField
+                  label="In the register"
+                  hint="The name that risks have as owner"
+                  value={member.ownerName}
+                  onHandIn={(ownerName) =>
+                    put.mutateAsync({ email: member.email, role: member.role, ownerName }).then(
+                      () => undefined,
+                      (error: Error) => error.message,
+                    )
+                  }
+                />
+              </Box>
+            )}
             {owns ? (
               <LabelledSelect
                 label={`What ${member.name} is`}

@@ -41,7 +41,7 @@ export function PeoplePage() {
       )}
       {people.data && people.data.length > 0 && <PeopleTable people={people.data} onLink={setLink} />}
       {link && (
-        <Box mt="4" p="3" bg="tint" role="status">
+        <Box mt="4" p="3" bg="actionTint" role="status">
           Hand this link to {link.name}; it is good once, for three days, and is not shown again:
           <Box fontFamily="mono" wordBreak="break-all" data-testid="join-link">
             {location.origin + link.path}

@@ -3,9 +3,11 @@ import { CircleUserRound } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useMe, useSignOut } from "../../shared/api/people";
+import { useInbox } from "../../shared/api/together";
 import { queryClient } from "../../shared/api/queryClient";
 import { lazily } from "../../shared/ui/lazily";
 
+const InboxDialog = lazily(() => import("./InboxDialog"), "InboxDialog");
 const MembersDialog = lazily(() => import("./MembersDialog"), "MembersDialog");
 
 /** Who one is, and what has to do with people. @param projectId where a project is open */
@@ -14,13 +16,22 @@ export function PersonMenu({ projectId }: { projectId?: string }) {
   const signOut = useSignOut();
   const navigate = useNavigate();
   const [members, setMembers] = useState(false);
+  const [inbox, setInbox] = useState(false);
+  const unread = useInbox(!!me?.id).data?.filter((one) => !one.read).length ?? 0;
   if (!me?.signedIn) return null;
   const called = me.name ?? "You, alone on this machine";
+  const label = unread > 0 ? `${called}: ${unread} waiting for you` : called;
   return (
     <>
       <Menu.Root positioning={{ placement: "bottom-end" }}>
         <Menu.Trigger asChild>
-          <IconButton size="sm" variant="ghost" color="softInk" aria-label={called} title={called}>
+          <IconButton
+            size="sm"
+            variant="ghost"
+            aria-label={label}
+            title={label}
+            color={unread > 0 ? "action" : "softInk"}
+          >
             <CircleUserRound />
           </IconButton>
         </Menu.Trigger>
@@ -30,6 +41,11 @@ export function PersonMenu({ projectId }: { projectId?: string }) {
               {projectId && !me.alone && (
                 <Menu.Item value="members" onSelect={() => setMembers(true)}>
                   Who takes part in this project…
+                </Menu.Item>
+              )}
+              {!me.alone && (
+                <Menu.Item value="inbox" onSelect={() => setInbox(true)}>
+                  What waits for you{unread > 0 && ` (${unread})`}
                 </Menu.Item>
               )}
               {!me.alone && (
@@ -54,6 +70,7 @@ export function PersonMenu({ projectId }: { projectId?: string }) {
           </Menu.Positioner>
         </Portal>
       </Menu.Root>
+      {inbox && <InboxDialog onClose={() => setInbox(false)} />}
       {members && projectId && <MembersDialog project={projectId} onClose={() => setMembers(false)} />}
     </>
   );

@@ -5,6 +5,8 @@ import { Mark } from "../../shared/charts/marks";
 import { formatDay, typedDay } from "../../shared/format/dates";
 import { handedIn } from "../../shared/sheet/useHandIn";
 import { SheetPart } from "../../shared/sheet/SheetPart";
+import { CommentsPart } from "../../shared/together/CommentsPart";
+import { ConfirmPart } from "../../shared/together/ConfirmPart";
 import { ChoiceField, TextField } from "../../shared/ui/Field";
 import { SidePanel } from "../../shared/ui/SidePanel";
 import { DependsPart } from "./DependsPart";
@@ -143,6 +145,8 @@ export function RiskSheet({ plan, risk, risks, scheme, moves, edits, onClose }: 
           onHandIn={(notes) => change({ notes })}
         />
       </SheetPart>
+      <ConfirmPart project={plan.project.id} about={{ section: "risks", key: risk.id }} owner={risk.owner} />
+      <CommentsPart project={plan.project.id} about={{ section: "risks", key: risk.id }} />
       <RiskHistoryPart project={plan.project.id} revision={plan.project.revision} risk={risk.id} />
     </SidePanel>
   );

@@ -29,6 +29,7 @@ import { registerColumns } from "./registerColumns";
 import { RegisterGrid } from "./RegisterGrid";
 import { Moved, Progress } from "./RegisterSentence";
 import { SHEET_WIDTH } from "./riskWords";
+import { useAskOwners } from "./useAskOwners";
 import { RISK_FAULTS, riskSentence } from "./riskCheckWords";
 
 const CheckPanel = lazily(() => import("../../shared/check/CheckPanel"), "CheckPanel");
@@ -99,11 +100,13 @@ export function RisksStage() {
     if (!sheet.open) sheet.toggle();
     setView("register");
   };
+  const askable = useAskOwners(id, risks);
   const commands: Command[] = [
     { id: "plan", label: "The plan beside the register", run: () => setWithPlan(!withPlan) },
     { id: "scheme", label: "Scoring scheme…", run: () => setDialog("scheme") },
     { id: "file", label: "A register from a table…", run: () => setDialog("file") },
     ...FILES.map(({ value, label }) => ({ id: value, label, href: `/api/projects/${id}/${value}` })),
+    ...(askable ? [{ id: "ask", label: askable.label, run: askable.run }] : []),
     { id: "check", label: "Risk check", run: openCheck },
     { id: "sheet", label: "Sheet of the risk", keys: "Alt Enter", run: openSheet },
   ];

@@ -148,6 +148,11 @@ export type PersonChange = Schemas["PersonChange"];
 export type Member = Schemas["MemberView"];
 export type MemberWords = Schemas["MemberWords"];
 export type Role = Member["role"];
+export type About = Schemas["About"];
+export type Comment = Schemas["CommentView"];
+export type Confirmation = Schemas["ConfirmationView"];
+export type InboxNotice = Schemas["NoticeView"];
+export type HistoryEdit = Schemas["EditView"];
 export type Codes = Schemas["CodesView"];
 export type DateOdds = Schemas["OddsLocalDateTime"];
 export type AmountOdds = Schemas["OddsDouble"];
@@ -161,18 +166,38 @@ export interface FieldProblem {
   message: string;
 }
 
+/** A field that somebody else has changed since it was seen that is now edited. */
+export interface Clash {
+  section: string;
+  key: string;
+  field: string;
+  was?: unknown;
+  theirs?: unknown;
+  mine?: unknown;
+  by?: string;
+  at: string;
+}
+
 /** What the server refused, in its own words (RFC 9457). */
 export class ApiError extends Error {
   readonly status: number;
   readonly problems: FieldProblem[];
   /** Whether a change may have been kept all the same. */
   readonly unknown: boolean;
+  readonly clashes: Clash[];
 
-  constructor(status: number, message: string, problems: FieldProblem[], unknown = false) {
+  constructor(
+    status: number,
+    message: string,
+    problems: FieldProblem[],
+    unknown = false,
+    clashes: Clash[] = [],
+  ) {
     super(message);
     this.status = status;
     this.problems = problems;
     this.unknown = unknown;
+    this.clashes = clashes;
   }
 }
 
@@ -236,12 +261,14 @@ async function errorOf(response: Response): Promise<ApiError> {
       title?: string;
       problems?: FieldProblem[];
       outcome?: string;
+      clashes?: Clash[];
     };
     return new ApiError(
       response.status,
       problem.detail ?? problem.title ?? response.statusText,
       problem.problems ?? [],
       problem.outcome === "unknown",
+      problem.clashes,
     );
   } catch {
     return new ApiError(response.status, `The server answered with ${response.status}.`, []);

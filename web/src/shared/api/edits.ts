@@ -1,7 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback } from "react";
 import { notify } from "../ui/notify";
 import { answer, ApiError, type EditResult, http, type PlanView, type Undoing } from "./client";
+import { choose } from "./clash";
 import { planKey } from "./plan";
 
 /** The plan was changed meanwhile by somebody else. */
@@ -43,14 +44,17 @@ export function useEdit(project: string) {
   const client = useQueryClient();
   const { mutateAsync } = useMutation({
     scope: { id: `edit-${project}` },
-    mutationFn: ({ send, anyRevision }: { send: Send } & Options) => {
+    mutationFn: async ({ send, anyRevision }: { send: Send } & Options) => {
       const seen = client.getQueryData<PlanView>(planKey(project))?.project.revision;
-      return answer(
-        send({
-          params: { path: { id: project } },
-          headers: anyRevision || seen === undefined ? {} : { "If-Match": `"${seen}"` },
-        }),
-      );
+      const way = { params: { path: { id: project } } };
+      const headers: Seen["headers"] = anyRevision || seen === undefined ? {} : { "If-Match": `"${seen}"` };
+      try {
+        return await answer(send({ ...way, headers }));
+      } catch (error) {
+        if (!(error instanceof ApiError) || error.clashes.length === 0) throw error;
+        if (await choose(error.clashes)) return answer(send({ ...way, headers: {} }));
+        throw new ApiError(error.status, "What somebody else has made of it stays.", []);
+      }
     },
     onSuccess: (result, { ofRows }) => {
       const plan = client.getQueryData<PlanView>(planKey(project));
@@ -96,11 +100,35 @@ export function useUndoing(project: string) {
   });
 }
 
-export function useHistory(project: string, revision: number) {
+/** Which edits are listed: those of one person, and those of one object. */
+export interface HistoryFilter {
+  person?: string;
+  section?: string;
+  key?: string;
+}
+
+export function useHistory(project: string, revision: number, filter: HistoryFilter = {}) {
   return useQuery({
-    queryKey: ["history", project, revision],
-    queryFn: () => answer(http.GET("/api/projects/{id}/edits", { params: { path: { id: project } } })),
+    queryKey: ["history", project, revision, filter],
+    queryFn: () =>
+      answer(http.GET("/api/projects/{id}/edits", { params: { path: { id: project }, query: filter } })),
+    placeholderData: keepPreviousData,
   });
+}
+
+/** Makes the plan what it was after an edit, as one more edit. */
+export function useBackTo(project: string) {
+  const edit = useEdit(project);
+  const client = useQueryClient();
+  return (revision: number) =>
+    edit(
+      ({ headers }) =>
+        http.POST("/api/projects/{id}/edits/{revision}/back", {
+          params: { path: { id: project, revision } },
+          headers,
+        }),
+      { anyRevision: true },
+    ).finally(() => client.invalidateQueries({ queryKey: planKey(project) }));
 }
 
 /** Why an edit was refused, as a sentence. */

@@ -1,12 +1,16 @@
 import { type QueryClient, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import type { EffectsView, LiveView, RunView } from "./client";
+import type { EffectsView, LiveView, Me, RunView } from "./client";
 import { undoingKey } from "./edits";
 import { refreshLiveOdds, takeLiveOdds } from "./live";
+import { ME_KEY } from "./people";
+import { person } from "./person";
+import { type Here, nameOf, takeEdited, takePresence, WINDOW } from "./presence";
 import { planKey, refreshPlan, takeRevision } from "./plan";
 import { takeRiskEffects } from "./risks";
 import { runsKey, takeRun } from "./runs";
 import { refreshScenarios } from "./scenariosKey";
+import { commentsKey, confirmationsKey, INBOX_KEY } from "./together";
 
 const AFTER_OWN_EDITS_MS = 300;
 const AGAIN_MS = 3000;
@@ -24,7 +28,7 @@ export function listen(client: QueryClient, project: string): () => void {
   let lost = client.getQueryData(planKey(project)) !== undefined;
   let timer: number | undefined;
   const open = () => {
-    events = new EventSource(`/api/projects/${project}/events`);
+    events = new EventSource(`/api/projects/${project}/events?window=${WINDOW}`);
     events.onopen = () => {
       if (lost) readAnew(client, project);
       lost = false;
@@ -41,6 +45,26 @@ export function listen(client: QueryClient, project: string): () => void {
         refreshPlan(client, project, revision);
       }, AFTER_OWN_EDITS_MS);
     });
+    events.addEventListener("presence", (event: MessageEvent<string>) => {
+      takePresence(JSON.parse(event.data) as Here[], client.getQueryData<Me>(ME_KEY)?.id);
+    });
+    events.addEventListener("edit", (event: MessageEvent<string>) => {
+      const edit = JSON.parse(event.data) as { person: string; name: string; touched: [string, string][] };
+      const me = client.getQueryData<Me>(ME_KEY)?.id ?? person();
+      if (edit.person !== me)
+        takeEdited(
+          nameOf(edit),
+          edit.touched.map(([, key]) => key),
+        );
+    });
+    for (const [name, key] of [
+      ["comments", commentsKey(project)],
+      ["confirmations", confirmationsKey(project)],
+    ] as const)
+      events.addEventListener(name, () => {
+        void client.invalidateQueries({ queryKey: key });
+        void client.invalidateQueries({ queryKey: INBOX_KEY });
+      });
     events.addEventListener("run", (event: MessageEvent<string>) => {
       takeRun(client, project, JSON.parse(event.data) as RunView);
     });
@@ -56,6 +80,7 @@ export function listen(client: QueryClient, project: string): () => void {
   return () => {
     window.clearTimeout(timer);
     events.close();
+    takePresence([], undefined);
   };
 }
 

@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/confirmations/{confirmation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["confirm"];
+        post?: never;
+        delete: operations["withdrawAsking"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/calendars": {
         parameters: {
             query?: never;
@@ -676,6 +692,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/presence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beAt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/issues/{issue}/links": {
         parameters: {
             query?: never;
@@ -756,6 +788,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/edits/{revision}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["goBackTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/duplicate": {
         parameters: {
             query?: never;
@@ -798,6 +846,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["previewMoney"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/confirmations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listConfirmations"];
+        put?: never;
+        post: operations["askToConfirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/comments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listComments"];
+        put?: never;
+        post: operations["sayComment"];
         delete?: never;
         options?: never;
         head?: never;
@@ -980,6 +1060,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/inbox/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readNotices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/codes/off": {
         parameters: {
             query?: never;
@@ -1154,6 +1250,22 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["editResources"];
+        trace?: never;
+    };
+    "/api/projects/{id}/comments/{comment}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeComment"];
+        options?: never;
+        head?: never;
+        patch: operations["changeComment"];
         trace?: never;
     };
     "/api/projects/{id}/briefs": {
@@ -2740,6 +2852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/inbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listNotices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/grades/starter": {
         parameters: {
             query?: never;
@@ -2904,6 +3032,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        About: {
+            section: string;
+            key: string;
+        };
         Accepting: {
             check: string;
             on: string[];
@@ -3002,6 +3134,14 @@ export interface components {
             combineRisks: string;
             notes?: string;
             range: components["schemas"]["RangeView"];
+        };
+        AnswerWords: {
+            holds: boolean;
+            note?: string;
+        };
+        AskWords: {
+            email: string;
+            about: components["schemas"]["About"][];
         };
         AssignmentView: {
             activity: string;
@@ -3316,9 +3456,51 @@ export interface components {
             header: string;
             meaning?: string;
         };
+        CommentChange: {
+            words?: string;
+            resolved?: boolean;
+        };
+        CommentView: {
+            /** Format: uuid */
+            id: string;
+            about: components["schemas"]["About"];
+            /** Format: uuid */
+            answerTo?: string;
+            by?: string;
+            own: boolean;
+            words: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            editedAt?: string;
+            /** Format: date-time */
+            resolvedAt?: string;
+            resolvedBy?: string;
+        };
+        CommentWords: {
+            about: components["schemas"]["About"];
+            /** Format: uuid */
+            answerTo?: string;
+            words: string;
+        };
         ConditionWords: {
             risk: string;
             occurs?: boolean;
+        };
+        ConfirmationView: {
+            /** Format: uuid */
+            id: string;
+            about: components["schemas"]["About"];
+            whom: string;
+            mine: boolean;
+            askedBy?: string;
+            /** Format: date-time */
+            askedAt: string;
+            /** Format: date-time */
+            answeredAt?: string;
+            /** @enum {string} */
+            state: "asked" | "confirmed" | "declined" | "stale";
+            note?: string;
         };
         ConstraintView: {
             type: string;
@@ -3609,6 +3791,8 @@ export interface components {
             /** Format: date-time */
             at: string;
             own: boolean;
+            person: string;
+            name?: string;
             label: string;
         };
         EffectView: {
@@ -4368,6 +4552,21 @@ export interface components {
             start: string;
             currency?: string;
         };
+        NoticeView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            project: string;
+            projectName: string;
+            /** @enum {string} */
+            kind: "mention" | "answer" | "ask" | "confirmed" | "declined";
+            about: components["schemas"]["About"];
+            by?: string;
+            words?: string;
+            /** Format: date-time */
+            at: string;
+            read: boolean;
+        };
         OccurredWords: {
             /** Format: date */
             on: string;
@@ -4553,6 +4752,11 @@ export interface components {
             field: string;
             lost: boolean;
         };
+        PlaceWords: {
+            window: string;
+            stage: string;
+            row: string;
+        };
         PlanParts: {
             calendars?: components["schemas"]["CalendarView"][];
             grades?: components["schemas"]["GradeView"][];
@@ -4706,6 +4910,9 @@ export interface components {
             title: string;
             what?: string;
             fields: components["schemas"]["CellChange"][];
+        };
+        ReadWords: {
+            notices: string[];
         };
         ReadingDouble: {
             /** Format: double */
@@ -5798,6 +6005,58 @@ export interface operations {
             };
         };
     };
+    confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+                confirmation: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConfirmationView"][];
+                };
+            };
+        };
+    };
+    withdrawAsking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+                confirmation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConfirmationView"][];
+                };
+            };
+        };
+    };
     listCalendars: {
         parameters: {
             query?: never;
@@ -6848,6 +7107,31 @@ export interface operations {
             };
         };
     };
+    beAt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceWords"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     linkIssue: {
         parameters: {
             query?: never;
@@ -6980,6 +7264,30 @@ export interface operations {
             };
         };
     };
+    goBackTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                revision: number;
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
     duplicateProject: {
         parameters: {
             query?: never;
@@ -7064,6 +7372,106 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TablePreview"];
+                };
+            };
+        };
+    };
+    listConfirmations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConfirmationView"][];
+                };
+            };
+        };
+    };
+    askToConfirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConfirmationView"][];
+                };
+            };
+        };
+    };
+    listComments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CommentView"][];
+                };
+            };
+        };
+    };
+    sayComment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CommentWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CommentView"][];
                 };
             };
         };
@@ -7377,6 +7785,28 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["FreshToken"];
                 };
+            };
+        };
+    };
+    readNotices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadWords"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -7796,6 +8226,56 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    removeComment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+                comment: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    changeComment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+                comment: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CommentChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CommentView"][];
                 };
             };
         };
@@ -9792,7 +10272,12 @@ export interface operations {
     };
     listEdits: {
         parameters: {
-            query?: never;
+            query?: {
+                person?: string;
+                section?: string;
+                key?: string;
+                before?: number;
+            };
             header?: never;
             path: {
                 /** @example 01900000-0000-7000-8000-00000000de30 */
@@ -10384,6 +10869,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    listNotices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NoticeView"][];
+                };
             };
         };
     };

@@ -2,6 +2,7 @@ import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo, type ReactNode } from "react";
 import { CellEditor, type Leave } from "./CellEditor";
 import { classes } from "./gridLook";
+import { RowMark } from "./RowMark";
 import type { Column, GridRow } from "./types";
 import type { Editing } from "./useGridEditing";
 
@@ -57,6 +58,7 @@ function Line<R extends GridRow, E>(props: Props<R, E>) {
       aria-selected={props.picked || undefined}
       style={{ transform: `translateY(${props.top}px)`, zIndex: editing ? 2 : undefined }}
     >
+      <RowMark row={row.id} />
       <div className="cells" role="presentation" style={{ width: leftWidth }}>
         {columns.map((column, i) => (
           // The keyboard stays with the grid, which says by aria-activedescendant where it is; rows come and go.

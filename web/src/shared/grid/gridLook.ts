@@ -49,6 +49,25 @@ export const gridLook = {
   "& .cell.active": { boxShadow: "inset 0 0 0 2px var(--chakra-colors-action)" },
   "& .cell > span": { overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" },
   "& .cell > button": { mr: 1, color: "softInk" },
+  // Who else is at a row stands at its edge; who has just edited it, with their name.
+  "& .mark": {
+    position: "absolute",
+    zIndex: 2,
+    left: 0,
+    top: 0,
+    height: "100%",
+    minW: "3px",
+    bg: "action",
+    pointerEvents: "none",
+  },
+  "& .mark.fresh": {
+    px: 2,
+    color: "onAction",
+    fontSize: "11.5px",
+    fontWeight: 600,
+    lineHeight: `${ROW_HEIGHT}px`,
+    pointerEvents: "auto",
+  },
   "& .drawing": {
     position: "relative",
     flex: 1,

@@ -9,6 +9,8 @@ import { useGridStore } from "../grid/gridStore";
 import { canBeUncertain } from "../range/estimates";
 import { RangeEditor } from "../range/RangeEditor";
 import { ChoiceField, TextField } from "../ui/Field";
+import { CommentsPart } from "../together/CommentsPart";
+import { ConfirmPart } from "../together/ConfirmPart";
 import { SidePanel } from "../ui/SidePanel";
 import { LinkList } from "./LinkList";
 import { ProgressFields } from "./ProgressFields";
@@ -123,6 +125,8 @@ export function ActivitySheetPanel({ plan, activity, rangeFirst, onClose }: Prop
           onHandIn={(notes) => handIn({ notes })}
         />
       </SheetPart>
+      <ConfirmPart project={plan.project.id} about={{ section: "ranges", key: activity.id }} />
+      <CommentsPart project={plan.project.id} about={{ section: "activities", key: activity.id }} />
     </SidePanel>
   );
 }

@@ -4,6 +4,8 @@ import { useRowEdits } from "../api/rowEdits";
 import { formatDay } from "../format/dates";
 import { formatWhole } from "../format/numbers";
 import { ChoiceField, TextField } from "../ui/Field";
+import { CommentsPart } from "../together/CommentsPart";
+import { ConfirmPart } from "../together/ConfirmPart";
 import { SidePanel } from "../ui/SidePanel";
 import { handedIn } from "./useHandIn";
 
@@ -42,6 +44,8 @@ export function BranchSheetPanel({ plan, branch, onClose }: Props) {
         ]}
         onHandIn={(grade) => change({ grade: grade === "" ? null : grade })}
       />
+      <ConfirmPart project={plan.project.id} about={{ section: "ranges", key: branch.id }} />
+      <CommentsPart project={plan.project.id} about={{ section: "wbs", key: branch.id }} />
     </SidePanel>
   );
 }

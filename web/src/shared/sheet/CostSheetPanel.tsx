@@ -4,6 +4,8 @@ import { useRowEdits } from "../api/rowEdits";
 import { editedNumber, formatMoney } from "../format/numbers";
 import { RangeEditor } from "../range/RangeEditor";
 import { TextField } from "../ui/Field";
+import { CommentsPart } from "../together/CommentsPart";
+import { ConfirmPart } from "../together/ConfirmPart";
 import { SidePanel } from "../ui/SidePanel";
 import { SheetPart } from "./SheetPart";
 import { handedIn } from "./useHandIn";
@@ -94,6 +96,8 @@ export function CostSheetPanel({ plan, cost, rangeFirst, onClose }: Props) {
         />
       </SheetPart>
       {!rangeFirst && range}
+      <ConfirmPart project={plan.project.id} about={{ section: "ranges", key: cost.id }} />
+      <CommentsPart project={plan.project.id} about={{ section: "costs", key: cost.id }} />
     </SidePanel>
   );
 }

@@ -94,7 +94,7 @@ public final class OwnDatabase implements AutoCloseable {
      */
     public static OwnDatabase start(Path folder) {
         try {
-            Files.createDirectories(folder);
+            PrivateFile.folder(folder);
             return new OwnDatabase(folder, lock(folder));
         } catch (IOException e) {
             throw new Unusable("The data folder " + folder + " cannot be used: " + e.getMessage());

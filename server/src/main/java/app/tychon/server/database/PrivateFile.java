@@ -14,6 +14,12 @@ public final class PrivateFile {
 
     private PrivateFile() {}
 
+    /** A folder that only its owner looks into; it is made where there is none. */
+    public static void folder(Path folder) throws IOException {
+        Files.createDirectories(folder);
+        Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwx------"));
+    }
+
     /** What the file says; where there is none, a fresh key, which is kept in it. */
     public static String key(Path file) throws IOException {
         if (!Files.exists(file)) {

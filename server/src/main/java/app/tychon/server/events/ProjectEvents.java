@@ -2,12 +2,16 @@ package app.tychon.server.events;
 
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.rights.RightsChanged;
+import jakarta.annotation.PostConstruct;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -16,9 +20,16 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @Component
 public class ProjectEvents {
     private static final long FOR_EVER = 0L;
+    private static final int BEAT_SECONDS = 20;
 
     /** Somebody who listens; by no account where there are none. */
     private record Listener(UUID account, SseEmitter emitter) {}
+
+    private final ScheduledExecutorService pulse = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "events-pulse");
+        thread.setDaemon(true);
+        return thread;
+    });
 
     private final Map<UUID, List<Listener>> listeners = new ConcurrentHashMap<>();
 
@@ -53,6 +64,19 @@ public class ProjectEvents {
                 Map.of("revision", change.plan().revision(), "simulated", change.simulated()));
     }
 
+    @PostConstruct
+    void listenForSilence() {
+        pulse.scheduleAtFixedRate(this::beat, BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
+    }
+
+    /** Says nothing to everybody, so that it is found out who is gone, and nothing between cuts a silent line. */
+    private void beat() {
+        listeners
+                .values()
+                .forEach(all -> all.forEach(
+                        listener -> send(listener, SseEmitter.event().comment("here"))));
+    }
+
     /** Sends an event, as JSON, to all who listen to a project. */
     public void publish(UUID project, String name, Object data) {
         for (Listener listener : listeners.getOrDefault(project, List.of())) {
@@ -82,6 +106,7 @@ public class ProjectEvents {
 
     /** Ends all streams, so that the server can stop without waiting for them. */
     public void close() {
+        pulse.shutdownNow();
         listeners.values().forEach(all -> all.forEach(one -> one.emitter().complete()));
     }
 }

@@ -8,7 +8,6 @@ import app.tychon.server.door.MachineKey;
 import app.tychon.server.people.People;
 import java.io.IOException;
 import java.net.URI;
-import java.nio.file.Files;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -98,7 +97,7 @@ public final class Launch {
 
     private static Map<String, Object> door(Settings settings, int port) {
         try {
-            Files.createDirectories(settings.data());
+            PrivateFile.folder(settings.data());
             String secret = settings.secret().isPresent()
                     ? settings.secret().get()
                     : PrivateFile.key(settings.data().resolve("secret"));

@@ -18,9 +18,14 @@ import picocli.CommandLine.Parameters;
  * {@code ./tychon people}: accounts and roles, for whoever may read the data folder. It asks the server that runs on it; where
  * none does, one is started for as long as it takes.
  */
-@Command(name = "people", description = "Who can come in, and what they may do.", synopsisSubcommandLabel = "COMMAND")
+@Command(
+        name = "people",
+        mixinStandardHelpOptions = true,
+        description = "Who can come in, and what they may do.",
+        synopsisSubcommandLabel = "COMMAND")
 public final class PeopleCommand implements Runnable {
     private static final ObjectMapper JSON = new ObjectMapper();
+    private static final int USAGE_WIDTH = 100;
 
     private final RunningServer server;
     private final String url;
@@ -41,6 +46,7 @@ public final class PeopleCommand implements Runnable {
         String url = settings.url().map(URI::toString).orElse(known.address().toString());
         CommandLine command = new CommandLine(new PeopleCommand(known, url));
         command.setCaseInsensitiveEnumValuesAllowed(true);
+        command.getSubcommands().values().forEach(one -> one.setUsageHelpWidth(USAGE_WIDTH));
         command.setExecutionExceptionHandler((fault, line, result) -> {
             System.err.println("tychon: " + fault.getMessage());
             return 1;
@@ -98,7 +104,7 @@ public final class PeopleCommand implements Runnable {
         }
     }
 
-    @Command(description = "Makes somebody ${COMPLETION-CANDIDATES} of a project, or administrator of the server.")
+    @Command(description = "Gives somebody a part in a project, or makes them administrator of the server.")
     void role(
             @Parameters(paramLabel = "EMAIL") String email,
             @Parameters(paramLabel = "ROLE", description = "one of ${COMPLETION-CANDIDATES}") RoleWord role,

@@ -57,6 +57,11 @@ class PasswordRules {
         return encoder.encode(password);
     }
 
+    /** What others know of somebody, word by word. */
+    private static List<String> about(AccountEntity account) {
+        return List.of((account.email() + " " + account.name() + " tychon").split("[\\s@.]+"));
+    }
+
     /** Whether the whole of it is on the list of common ones, perhaps with other letters for some. */
     private static boolean isCommon(Strength found) {
         List<Match> parts = found.getSequence();
