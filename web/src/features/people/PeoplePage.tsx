@@ -9,7 +9,7 @@ import {
   useRemovePerson,
   useResetPerson,
 } from "../../shared/api/people";
-import { formatDay } from "../../shared/format/dates";
+import { formatMoment } from "../../shared/format/dates";
 import { Notice } from "../../shared/ui/Notice";
 import { notify } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
@@ -93,7 +93,7 @@ function PeopleTable({ people, onLink }: { people: Person[] } & Linking) {
               </Box>
             </Table.Cell>
             <Table.Cell>{person.email}</Table.Cell>
-            <Table.Cell>{formatDay(person.since)}</Table.Cell>
+            <Table.Cell>{formatMoment(person.since)}</Table.Cell>
             <Table.Cell>
               <Check
                 type="checkbox"

@@ -2,7 +2,7 @@ import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import { useMakeToken, useTokens, useWithdrawToken } from "../../shared/api/people";
 import { useProjects } from "../../shared/api/projects";
-import { formatDay, formatMoment } from "../../shared/format/dates";
+import { formatMoment } from "../../shared/format/dates";
 import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { Entry } from "./Entry";
 import { Part } from "./PeopleFrame";
@@ -45,7 +45,7 @@ export function TokensPart() {
             {SCOPES.find((one) => one.value === token.scope)?.label},{" "}
             {token.project ? (names.get(token.project) ?? "one project") : "all projects"}
           </Box>
-          <Box color="softInk">until {formatDay(token.expiresAt)}</Box>
+          <Box color="softInk">until {formatMoment(token.expiresAt)}</Box>
           <Box color="softInk">{token.usedAt ? `used ${formatMoment(token.usedAt)}` : "never used"}</Box>
           <Plain color="risk" onClick={() => withdraw.mutate(token.id)}>
             Withdraw

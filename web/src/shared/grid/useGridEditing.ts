@@ -1,11 +1,15 @@
 import { useState } from "react";
 import { ApiError } from "../api/client";
+import { choose } from "../api/clash";
 import { refusalOf } from "../api/edits";
+import { usePresence } from "../api/presence";
 import type { Place } from "./gridStore";
 import type { Column, GridRow } from "./types";
 
 export interface Editing extends Place {
   text: string;
+  /** What the cell said when it was opened. */
+  opened: string;
   refusal?: string;
 }
 
@@ -20,7 +24,7 @@ export function useGridEditing<R extends GridRow, E extends Edited>(send: (edits
   const start = (row: R, column: Column<R, E>, typed?: string) => {
     setRefusal(undefined);
     const text = column.cell?.(row)?.start;
-    if (text !== undefined) setEditing({ row: row.id, column: column.id, text: typed ?? text });
+    if (text !== undefined) setEditing({ row: row.id, column: column.id, text: typed ?? text, opened: text });
   };
 
   const request = async (row: R, column: Column<R, E>, text: string): Promise<string | undefined> => {
@@ -35,15 +39,29 @@ export function useGridEditing<R extends GridRow, E extends Edited>(send: (edits
     }
   };
 
+  /** Whether the text may take the place of what somebody else has put into the cell since it was opened. */
+  const mayReplace = async (row: R, column: Column<R, E>, text: string, now: string): Promise<boolean> => {
+    if (!editing || editing.row !== row.id || editing.opened === now) return true;
+    const by = usePresence.getState().edited[row.id];
+    const at = new Date().toISOString();
+    const field = column.title;
+    return choose([
+      { section: "", key: row.id, field, was: editing.opened, theirs: now, mine: text, by, at },
+    ]);
+  };
+
   /** Sends the text of the open cell; tells whether it was accepted. */
   const commit = async (row: R, column: Column<R, E>, text: string): Promise<boolean> => {
-    if (text === column.cell?.(row)?.start) {
+    const now = column.cell?.(row)?.start ?? text;
+    if (text === now || !(await mayReplace(row, column, text, now))) {
       setEditing(undefined);
       return true;
     }
     const refused = await request(row, column, text);
     setEditing(
-      refused === undefined ? undefined : { row: row.id, column: column.id, text, refusal: refused },
+      refused === undefined
+        ? undefined
+        : { row: row.id, column: column.id, text, refusal: refused, opened: now },
     );
     return refused === undefined;
   };

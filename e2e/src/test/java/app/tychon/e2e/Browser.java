@@ -93,6 +93,13 @@ final class Browser implements AutoCloseable {
         driver.manage().logs().get(LogType.BROWSER);
     }
 
+    /** Is known to nobody any more. @param page any of the server, which shows nothing */
+    void forgetCookies(String page) {
+        driver.get(page);
+        driver.manage().deleteAllCookies();
+        driver.executeScript("localStorage.clear(); sessionStorage.clear()");
+    }
+
     /** Puts something into what the browser keeps for the page. */
     void keep(String name, String value) {
         driver.executeScript("localStorage.setItem(arguments[0], arguments[1])", name, value);

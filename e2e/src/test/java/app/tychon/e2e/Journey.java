@@ -81,6 +81,14 @@ abstract class Journey {
         return server.address();
     }
 
+    static String text(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     /** Opens the list of projects. */
     void openProjects() {
         browser.open(server.address());
