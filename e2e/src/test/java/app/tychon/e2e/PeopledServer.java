@@ -38,12 +38,16 @@ final class PeopledServer implements AutoCloseable {
         String answer = send(
                 "POST",
                 "/api/people",
-                HttpRequest.BodyPublishers.ofString("{\"email\":\"" + email + "\",\"name\":\"" + name + "\",\"administrator\":false}"));
+                HttpRequest.BodyPublishers.ofString(
+                        "{\"email\":\"" + email + "\",\"name\":\"" + name + "\",\"administrator\":false}"));
         Matcher link = PATH.matcher(answer);
         if (!link.find()) {
             throw new IllegalStateException(answer);
         }
-        send("POST", "/api" + link.group(1), HttpRequest.BodyPublishers.ofString("{\"password\":\"" + PASSWORD + "\"}"));
+        send(
+                "POST",
+                "/api" + link.group(1),
+                HttpRequest.BodyPublishers.ofString("{\"password\":\"" + PASSWORD + "\"}"));
     }
 
     void give(String email, String role, String project) {

@@ -15,6 +15,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -112,6 +113,8 @@ class Door {
                         .permitAll()
                         .requestMatchers("/api/me", "/api/session", "/api/join/*")
                         .permitAll()
+                        .requestMatchers("/metrics")
+                        .access((asking, request) -> new AuthorizationDecision(people.administer()))
                         .requestMatchers("/api/**")
                         .authenticated()
                         .anyRequest()

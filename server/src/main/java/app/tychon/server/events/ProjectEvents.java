@@ -2,6 +2,8 @@ package app.tychon.server.events;
 
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.rights.RightsChanged;
+import io.micrometer.core.instrument.Gauge;
+import io.micrometer.core.instrument.binder.MeterBinder;
 import jakarta.annotation.PostConstruct;
 import java.io.IOException;
 import java.util.List;
@@ -12,6 +14,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.springframework.context.annotation.Bean;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -62,6 +65,16 @@ public class ProjectEvents {
                 change.project(),
                 "plan",
                 Map.of("revision", change.plan().revision(), "simulated", change.simulated()));
+    }
+
+    /** How many windows listen. */
+    @Bean
+    MeterBinder windows() {
+        return meters -> Gauge.builder("tychon.windows", listeners, all -> all.values().stream()
+                        .mapToInt(List::size)
+                        .sum())
+                .description("windows that have a project open")
+                .register(meters);
     }
 
     @PostConstruct

@@ -25,10 +25,12 @@ public final class Launch {
         try {
             List<String> words = List.of(args);
             Settings settings = Settings.of(System.getenv());
-            if (!words.isEmpty() && words.get(0).equals("people")) {
-                PeopleCommand.run(settings, words.subList(1, words.size()));
-            } else {
-                serve(settings, words);
+            String command = words.isEmpty() ? "" : words.get(0);
+            switch (command) {
+                case "people" -> PeopleCommand.run(settings, words.subList(1, words.size()));
+                case "backup" -> BackupCommands.backup(settings, words.subList(1, words.size()));
+                case "restore" -> BackupCommands.restore(settings, words.subList(1, words.size()));
+                default -> serve(settings, words);
             }
         } catch (CannotStart | OwnDatabase.Unusable e) {
             System.err.println("tychon: " + e.getMessage());
@@ -36,7 +38,7 @@ public final class Launch {
         }
     }
 
-    private static void serve(Settings settings, List<String> words) {
+    static void serve(Settings settings, List<String> words) {
         if (settings.beyondThisMachine() && !settings.overTls()) {
             throw new CannotStart(
                     "TYCHON_LISTEN lets other machines in, and passwords would cross the network in the open."
@@ -53,6 +55,12 @@ public final class Launch {
         String page = "/projects";
         if (words.contains("--demo")) {
             page += "/" + context.getBean(DemoLoader.class).load() + "/plan";
+        }
+        if (words.contains("--people")) {
+            context.getBean(ExamplePeople.class)
+                    .add()
+                    .forEach((name, link) ->
+                            System.out.println(name + " comes in by " + address(settings, context) + link));
         }
         if (people.areHere()) {
             people.adopt();

@@ -8,7 +8,6 @@ import java.net.URI;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Locale;
-import org.springframework.context.ConfigurableApplicationContext;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -37,23 +36,19 @@ public final class PeopleCommand implements Runnable {
 
     /** Ends the program with 0 where it was done, 1 where the server said no, 2 where the command is none. */
     static void run(Settings settings, List<String> words) {
-        RunningServer known = RunningServer.find(settings).orElse(null);
-        ConfigurableApplicationContext started = null;
-        if (known == null) {
-            started = Launch.start(settings.quietly());
-            known = RunningServer.find(settings).orElseThrow(() -> new CannotStart("The server did not start."));
-        }
-        String url = settings.url().map(URI::toString).orElse(known.address().toString());
-        CommandLine command = new CommandLine(new PeopleCommand(known, url));
-        command.setCaseInsensitiveEnumValuesAllowed(true);
-        command.getSubcommands().values().forEach(one -> one.setUsageHelpWidth(USAGE_WIDTH));
-        command.setExecutionExceptionHandler((fault, line, result) -> {
-            System.err.println("tychon: " + fault.getMessage());
-            return 1;
-        });
-        int code = command.execute(words.toArray(String[]::new));
-        if (started != null) {
-            started.close();
+        int code;
+        try (CommandServer server = CommandServer.of(settings)) {
+            String url = settings.url()
+                    .map(URI::toString)
+                    .orElse(server.running().address().toString());
+            CommandLine command = new CommandLine(new PeopleCommand(server.running(), url));
+            command.setCaseInsensitiveEnumValuesAllowed(true);
+            command.getSubcommands().values().forEach(one -> one.setUsageHelpWidth(USAGE_WIDTH));
+            command.setExecutionExceptionHandler((fault, line, result) -> {
+                System.err.println("tychon: " + fault.getMessage());
+                return 1;
+            });
+            code = command.execute(words.toArray(String[]::new));
         }
         System.exit(code);
     }

@@ -3,6 +3,7 @@ package app.tychon.server.launch;
 import app.tychon.server.database.PrivateFile;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.HttpURLConnection;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -54,6 +55,23 @@ record RunningServer(URI address, String key) {
             return Optional.of(server);
         } catch (IOException e) {
             return Optional.empty();
+        }
+    }
+
+    /** Writes what the server answers into a file; one that is there is written over. */
+    void download(String path, Path file) throws IOException {
+        HttpRequest request = HttpRequest.newBuilder(address.resolve(path))
+                .header("Authorization", "Bearer " + key)
+                .build();
+        try {
+            int status =
+                    HTTP.send(request, HttpResponse.BodyHandlers.ofFile(file)).statusCode();
+            if (status != HttpURLConnection.HTTP_OK) {
+                throw new IOException("the server answered " + status);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
         }
     }
 

@@ -23,7 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Who takes part in projects. Every project keeps at least one owner. */
 @Service
-class Members {
+public class Members {
     private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     private final Memberships memberships;
@@ -66,7 +66,7 @@ class Members {
     }
 
     @Transactional
-    void put(UUID project, String email, Role role, String ownerName) {
+    public void put(UUID project, String email, Role role, String ownerName) {
         UUID account = people.accountOf(email)
                 .orElseThrow(() -> new InvalidPlanException(List.of(new Problem(
                         "/email",

@@ -147,7 +147,7 @@ public class People {
      * @throws InvalidPlanException by field, where something is missing or taken
      */
     @Transactional
-    String add(String email, String name, boolean administrator) {
+    public String add(String email, String name, boolean administrator) {
         if (!normal(email).matches(EMAIL)) {
             throw new InvalidPlanException(List.of(new Problem(
                     "/email", "An e-mail address is needed, such as ada@example.org, not \"" + email + "\".")));

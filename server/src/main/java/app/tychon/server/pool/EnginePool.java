@@ -5,6 +5,9 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.pool.Turns.Claim;
 import app.tychon.server.problems.BusyException;
+import io.micrometer.core.instrument.Gauge;
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.binder.MeterBinder;
 import jakarta.annotation.PreDestroy;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -25,7 +28,7 @@ import org.springframework.stereotype.Component;
  * still between two batches of futures while something more urgent works, so that it never waits for longer than a batch.
  */
 @Component
-public final class EnginePool {
+public final class EnginePool implements MeterBinder {
     /** Pieces of work that may wait for room. */
     private static final int MOST_WAITING = 2000;
     /** Share of the memory that what nobody waits for may take, so that there is room for what somebody does. */
@@ -190,6 +193,24 @@ public final class EnginePool {
     /** Lets others work while the calling thread is held up for a reason of its own. */
     public void standAside() {
         turns.leave();
+    }
+
+    @Override
+    public void bindTo(MeterRegistry meters) {
+        Gauge.builder("tychon.pool.working", this, EnginePool::atWork)
+                .description("calculations at work")
+                .register(meters);
+        Gauge.builder("tychon.pool.waiting", this, EnginePool::inLine)
+                .description("calculations that wait for room")
+                .register(meters);
+    }
+
+    private synchronized int atWork() {
+        return working;
+    }
+
+    private synchronized int inLine() {
+        return waiting.size();
     }
 
     private synchronized long nextNumber() {

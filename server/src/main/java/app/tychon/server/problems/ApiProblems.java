@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.slf4j.MDC;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -35,6 +36,16 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 @RestControllerAdvice
 class ApiProblems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ApiProblems.class);
+
+    /** What went wrong that nobody foresaw: its sentence names the request, by which the log tells of it. */
+    @ExceptionHandler
+    ProblemDetail unforeseen(RuntimeException e) {
+        LOG.error("A request failed", e);
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong here that nobody foresaw. Whoever looks after the server finds it in its log as request "
+                        + MDC.get("request") + ".");
+    }
 
     @ExceptionHandler
     ProblemDetail invalid(InvalidPlanException e) {

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
@@ -32,6 +33,29 @@ class LaunchTest {
         assertThat(settings.port()).hasValue(9000);
         assertThat(settings.databaseUrl()).contains("jdbc:mariadb://db/tychon");
         assertThat(settings.databaseUser()).isEqualTo("risk");
+    }
+
+    @Test
+    void beyondThisMachineTlsMustStandInFront() {
+        Settings alone = Settings.of(Map.of());
+        assertThat(alone.beyondThisMachine()).isFalse();
+        Settings open = Settings.of(Map.of("TYCHON_LISTEN", "0.0.0.0", "TYCHON_URL", "http://risk.example.org"));
+        assertThat(open.beyondThisMachine()).isTrue();
+        assertThat(open.overTls()).isFalse();
+        assertThat(Settings.of(Map.of("TYCHON_URL", "https://risk.example.org/")).overTls()).isTrue();
+        assertThatThrownBy(() -> Launch.serve(open, List.of()))
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("in the open");
+    }
+
+    @Test
+    void anAddressThatIsNoneIsRefusedInASentence() {
+        assertThatThrownBy(() -> Settings.of(Map.of("TYCHON_URL", "risk.example.org")))
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("TYCHON_URL must be the address that people open");
+        assertThatThrownBy(() -> Settings.of(Map.of("TYCHON_LISTEN", "no such name.")).beyondThisMachine())
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("TYCHON_LISTEN must be an address");
     }
 
     @Test
