@@ -1,6 +1,7 @@
 package app.tychon.server.backup;
 
 import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.io.SerializedString;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -12,6 +13,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.sql.Types;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -69,19 +71,19 @@ class Backup {
             try (ResultSet rows = statement.executeQuery("SELECT * FROM `" + table + "`");
                     JsonGenerator line = json.createGenerator(out)) {
                 line.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
-                line.setRootValueSeparator(new com.fasterxml.jackson.core.io.SerializedString("\n"));
+                line.setRootValueSeparator(new SerializedString("\n"));
                 List<String> names = new ArrayList<>();
-                List<Boolean> binary = new ArrayList<>();
+                List<Integer> kinds = new ArrayList<>();
                 ResultSetMetaData columns = rows.getMetaData();
                 for (int i = 1; i <= columns.getColumnCount(); i++) {
                     names.add(columns.getColumnName(i));
-                    binary.add(BINARY.contains(columns.getColumnType(i)));
+                    kinds.add(columns.getColumnType(i));
                 }
                 long count = 0;
                 while (rows.next()) {
                     line.writeStartObject();
                     for (int i = 0; i < names.size(); i++) {
-                        write(line, names.get(i), binary.get(i), rows, i + 1);
+                        write(line, names.get(i), kinds.get(i), rows, i + 1);
                     }
                     line.writeEndObject();
                     count++;
@@ -91,18 +93,20 @@ class Backup {
         }
     }
 
-    private static void write(JsonGenerator line, String name, boolean binary, ResultSet rows, int column)
+    private static void write(JsonGenerator line, String name, int kind, ResultSet rows, int column)
             throws SQLException, IOException {
-        if (binary) {
+        if (BINARY.contains(kind)) {
             byte[] bytes = rows.getBytes(column);
             if (bytes != null) {
                 line.writeFieldName(name + BackupFile.BYTES);
                 line.writeBinary(bytes);
             }
         } else {
-            String text = rows.getString(column);
-            if (text != null) {
-                line.writeStringField(name, text);
+            // The driver writes moments as text in more than one way.
+            Object value =
+                    kind == Types.TIMESTAMP ? rows.getObject(column, LocalDateTime.class) : rows.getString(column);
+            if (value != null) {
+                line.writeStringField(name, value.toString());
             }
         }
     }

@@ -16,7 +16,7 @@ class PasswordRules {
     static final int SHORTEST = 12;
     static final int LONGEST = 128;
     /** Guesses that a password must stand; a word of a list of common ones stands some thousands. */
-    private static final double FEWEST_GUESSES = 1e8;
+    private static final double FEWEST_GUESSES = 1e10;
 
     private static final int SALT_BYTES = 16;
     private static final int HASH_BYTES = 32;

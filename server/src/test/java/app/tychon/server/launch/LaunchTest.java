@@ -42,7 +42,9 @@ class LaunchTest {
         Settings open = Settings.of(Map.of("TYCHON_LISTEN", "0.0.0.0", "TYCHON_URL", "http://risk.example.org"));
         assertThat(open.beyondThisMachine()).isTrue();
         assertThat(open.overTls()).isFalse();
-        assertThat(Settings.of(Map.of("TYCHON_URL", "https://risk.example.org/")).overTls()).isTrue();
+        assertThat(Settings.of(Map.of("TYCHON_URL", "https://risk.example.org/"))
+                        .overTls())
+                .isTrue();
         assertThatThrownBy(() -> Launch.serve(open, List.of()))
                 .isInstanceOf(CannotStart.class)
                 .hasMessageContaining("in the open");
@@ -53,7 +55,8 @@ class LaunchTest {
         assertThatThrownBy(() -> Settings.of(Map.of("TYCHON_URL", "risk.example.org")))
                 .isInstanceOf(CannotStart.class)
                 .hasMessageContaining("TYCHON_URL must be the address that people open");
-        assertThatThrownBy(() -> Settings.of(Map.of("TYCHON_LISTEN", "no such name.")).beyondThisMachine())
+        assertThatThrownBy(() ->
+                        Settings.of(Map.of("TYCHON_LISTEN", "no such name.")).beyondThisMachine())
                 .isInstanceOf(CannotStart.class)
                 .hasMessageContaining("TYCHON_LISTEN must be an address");
     }
