@@ -20,7 +20,7 @@ export function RiskHistoryPart({ project, revision, risk }: Props) {
       {edits.map((edit) => (
         <Box key={edit.revision} mb="1.5" data-edit={edit.revision}>
           <Box color="softInk" fontSize="12.5px">
-            {formatMoment(edit.at)}, {edit.own ? "you" : "somebody else"}
+            {formatMoment(edit.at)}, {edit.own ? "you" : (edit.name ?? "somebody else")}
             {edit.what !== "changed" && `: ${edit.what}`}
           </Box>
           {edit.fields.map(({ field, before, after }) => (

@@ -4434,6 +4434,7 @@ export interface components {
             email?: string;
             administrator: boolean;
             codes: boolean;
+            singleSignOn?: string;
         };
         MemberView: {
             /** Format: uuid */
@@ -5041,6 +5042,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             own: boolean;
+            name?: string;
             what: string;
             fields: components["schemas"]["FieldChange"][];
         };

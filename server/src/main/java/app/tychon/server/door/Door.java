@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -21,6 +22,7 @@ import org.springframework.security.config.annotation.web.configurers.AbstractHt
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.oauth2.client.registration.ClientRegistrationRepository;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.session.ChangeSessionIdAuthenticationStrategy;
@@ -97,6 +99,8 @@ class Door {
             CsrfTokenRepository tokens,
             SecurityContextRepository contexts,
             Clock clock,
+            Optional<SingleSignOn> singleSignOn,
+            Optional<ClientRegistrationRepository> provider,
             @Value("${tychon.session-longest:PT12H}") Duration longest)
             throws Exception {
         http.securityContext(security -> security.securityContextRepository(contexts))
@@ -140,6 +144,9 @@ class Door {
                         .crossOriginResourcePolicy(resource -> resource.policy(CrossOriginResourcePolicy.SAME_ORIGIN))
                         .httpStrictTransportSecurity(strict ->
                                 strict.maxAgeInSeconds(A_YEAR.toSeconds()).includeSubDomains(false)));
+        if (singleSignOn.isPresent()) {
+            http.oauth2Login(login -> singleSignOn.get().configure(login, provider.orElseThrow()));
+        }
         BearerFilter bearer = new BearerFilter(machine, accounts, people);
         http.addFilterBefore(bearer, CsrfFilter.class);
         http.addFilterBefore(new SessionLimits(people, longest, clock), AuthorizationFilter.class);

@@ -146,6 +146,8 @@ class ChangeLog {
                                 entity.revision(),
                                 entity.madeAt(),
                                 person.equals(entity.person()),
+                                entity.person(),
+                                null,
                                 change.before() == null
                                         ? null
                                         : change.before().is().toString(),

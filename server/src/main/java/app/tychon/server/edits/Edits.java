@@ -23,6 +23,8 @@ import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -192,9 +194,7 @@ public class Edits {
     @Transactional(readOnly = true)
     List<EditView> history(Editor editor, HistoryFilter filter) {
         List<EditView> last = log.last(editor.project(), editor.person(), filter, HISTORY);
-        Map<UUID, String> names = people.names(last.stream()
-                .flatMap(edit -> ChangeLog.account(edit.person()).stream())
-                .toList());
+        Map<UUID, String> names = namesOf(last.stream().map(EditView::person));
         return last.stream().map(edit -> edit.by(nameOf(edit.person(), names))).toList();
     }
 
@@ -216,7 +216,9 @@ public class Edits {
     /** What the last edits did to one object of a section, newest first. */
     @Transactional(readOnly = true)
     public List<ObjectEdit> historyOf(Editor editor, String section, String key) {
-        return log.ofObject(editor.project(), editor.person(), section, key, HISTORY);
+        List<ObjectEdit> last = log.ofObject(editor.project(), editor.person(), section, key, HISTORY);
+        Map<UUID, String> names = namesOf(last.stream().map(ObjectEdit::person));
+        return last.stream().map(edit -> edit.by(nameOf(edit.person(), names))).toList();
     }
 
     /** When each object was edited last between two revisions of a project, by its section and key. */
@@ -248,7 +250,7 @@ public class Edits {
         List<Clash> clashes =
                 Clash.between(mine, meanwhile.stream().map(log::changes).toList());
         if (!clashes.isEmpty()) {
-            Map<UUID, String> names = names(meanwhile);
+            Map<UUID, String> names = namesOf(meanwhile.stream().map(ChangeSetEntity::person));
             throw new ConflictException(
                     "This was changed meanwhile, in another window or by somebody else. Nothing of yours was stored yet: choose which of both stays.",
                     clashes.stream()
@@ -260,10 +262,9 @@ public class Edits {
         }
     }
 
-    private Map<UUID, String> names(List<ChangeSetEntity> made) {
-        return people.names(made.stream()
-                .flatMap(one -> ChangeLog.account(one.person()).stream())
-                .toList());
+    private Map<UUID, String> namesOf(Stream<String> persons) {
+        return people.names(
+                persons.flatMap(person -> ChangeLog.account(person).stream()).collect(Collectors.toSet()));
     }
 
     private static String nameOf(String person, Map<UUID, String> names) {

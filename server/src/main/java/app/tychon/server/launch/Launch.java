@@ -96,6 +96,7 @@ public final class Launch {
                 "server.address", settings.listen(),
                 "server.port", port));
         properties.putAll(door(settings, port));
+        properties.putAll(settings.singleSignOn());
         application.setDefaultProperties(properties);
         ConfigurableApplicationContext context = application.run();
         RunningServer.tell(settings, address);

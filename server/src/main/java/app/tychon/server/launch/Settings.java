@@ -19,6 +19,8 @@ import java.util.OptionalInt;
  * @param examples folder of example plans (TYCHON_EXAMPLES)
  * @param listen address to listen on (TYCHON_LISTEN); otherwise this machine alone
  * @param url what people open, where that is not this machine: of what stands in front of it (TYCHON_URL)
+ * @param singleSignOn properties of the provider of single sign-on (TYCHON_OIDC_ISSUER with _CLIENT, _SECRET, _NAME); empty where
+ *     there is none
  * @param secret with which secrets in the database are enciphered (TYCHON_SECRET); otherwise one of the data folder
  */
 record Settings(
@@ -31,7 +33,8 @@ record Settings(
         Path examples,
         String listen,
         Optional<URI> url,
-        Optional<String> secret) {
+        Optional<String> secret,
+        Map<String, Object> singleSignOn) {
 
     static Settings of(Map<String, String> environment) {
         return new Settings(
@@ -44,11 +47,29 @@ record Settings(
                 Path.of(environment.getOrDefault("TYCHON_EXAMPLES", "examples")).toAbsolutePath(),
                 environment.getOrDefault("TYCHON_LISTEN", "127.0.0.1"),
                 given(environment, "TYCHON_URL").map(Settings::url),
-                given(environment, "TYCHON_SECRET"));
+                given(environment, "TYCHON_SECRET"),
+                singleSignOn(environment));
     }
 
     private static Optional<String> given(Map<String, String> environment, String name) {
         return Optional.ofNullable(environment.get(name)).filter(text -> !text.isBlank());
+    }
+
+    private static Map<String, Object> singleSignOn(Map<String, String> environment) {
+        Optional<String> issuer = given(environment, "TYCHON_OIDC_ISSUER");
+        if (issuer.isEmpty()) {
+            return Map.of();
+        }
+        return Map.of(
+                "tychon.oidc.issuer", issuer.get(),
+                "tychon.oidc.client", needed(environment, "TYCHON_OIDC_CLIENT"),
+                "tychon.oidc.secret", needed(environment, "TYCHON_OIDC_SECRET"),
+                "tychon.oidc.name", given(environment, "TYCHON_OIDC_NAME").orElse("single sign-on"));
+    }
+
+    private static String needed(Map<String, String> environment, String name) {
+        return given(environment, name)
+                .orElseThrow(() -> new CannotStart("TYCHON_OIDC_ISSUER is set, so " + name + " is needed too."));
     }
 
     private static URI url(String text) {
@@ -77,7 +98,8 @@ record Settings(
                 examples,
                 "127.0.0.1",
                 url,
-                secret);
+                secret,
+                singleSignOn);
     }
 
     /** Whether others than this machine's programs reach it by itself. */

@@ -23,6 +23,8 @@ class AccountEntity {
     private boolean administrator;
     private String password;
 
+    private String subject;
+
     @Column(columnDefinition = "varbinary(100)")
     private byte[] codesSecret;
 
@@ -72,6 +74,15 @@ class AccountEntity {
 
     void setPassword(String digest) {
         password = digest;
+    }
+
+    /** Who they are to the provider of single sign-on, once they have come in by it. */
+    Optional<String> subject() {
+        return Optional.ofNullable(subject);
+    }
+
+    void setSubject(String issuerAndSubject) {
+        subject = issuerAndSubject;
     }
 
     /** The secret of one-time codes, enciphered, once one was made. */

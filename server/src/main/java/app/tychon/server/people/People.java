@@ -117,6 +117,25 @@ public class People {
         return byEmail(email).filter(account -> !account.disabled()).map(AccountEntity::id);
     }
 
+    /**
+     * Somebody as a provider of single sign-on knows them: by their address the first time, by what it calls them from then on.
+     *
+     * @param subject the provider and what it calls them
+     * @param email which the provider has verified
+     * @return nothing where there is no such account, it is shut out, or somebody else came in by it before
+     */
+    @Transactional
+    public Optional<UUID> bySubject(String subject, String email) {
+        return byEmail(email)
+                .filter(account -> !account.disabled())
+                .filter(account ->
+                        account.subject().isEmpty() || account.subject().get().equals(subject))
+                .map(account -> {
+                    account.setSubject(subject);
+                    return account.id();
+                });
+    }
+
     /** What people are called, by their accounts; those who are gone are not among them. */
     public Map<UUID, String> names(Collection<UUID> ids) {
         return accounts.findAllByIdIn(ids).stream().collect(Collectors.toMap(AccountEntity::id, AccountEntity::name));

@@ -11,6 +11,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -29,11 +30,15 @@ class SessionController {
     private final People people;
     private final SignIn signIn;
     private final Audit audit;
+    /** What the provider of single sign-on is called, where there is one. */
+    private final String singleSignOn;
 
-    SessionController(People people, SignIn signIn, Audit audit) {
+    SessionController(
+            People people, SignIn signIn, Audit audit, @Value("${tychon.oidc.name:#{null}}") String singleSignOn) {
         this.people = people;
         this.signIn = signIn;
         this.audit = audit;
+        this.singleSignOn = singleSignOn;
     }
 
     /** Who asks. It answers everybody. */
@@ -44,7 +49,7 @@ class SessionController {
                 .flatMap(who -> who.account() == null
                         ? alone ? Optional.of(MeView.theOnlyOne()) : Optional.empty()
                         : people.find(who.account()).map(MeView::of))
-                .orElseGet(() -> MeView.nobody(alone));
+                .orElseGet(() -> MeView.nobody(alone, singleSignOn));
     }
 
     /**

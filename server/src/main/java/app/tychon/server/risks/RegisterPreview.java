@@ -69,7 +69,8 @@ final class RegisterPreview {
             return new ReadRow(line.row(), after.id(), after.title(), "new", List.of());
         }
         Risk old = before.get(id);
-        RiskHistory changes = RiskHistory.of(new ObjectEdit(0, Instant.EPOCH, true, words(old), words(after)));
+        RiskHistory changes =
+                RiskHistory.of(new ObjectEdit(0, Instant.EPOCH, true, "", null, words(old), words(after)));
         return new ReadRow(
                 line.row(),
                 after.id(),

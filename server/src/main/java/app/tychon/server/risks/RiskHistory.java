@@ -25,10 +25,12 @@ import java.util.Map;
  * One edit of a risk.
  *
  * @param own  whether the reader made it
+ * @param name what whoever made it is called, where they have an account
  * @param what made, removed, or changed
  * @param fields those that differ, in words
  */
-record RiskHistory(long revision, Instant at, boolean own, String what, List<FieldChange> fields) {
+record RiskHistory(
+        long revision, Instant at, boolean own, @Nullable String name, String what, List<FieldChange> fields) {
 
     /** A field before and after; absent where the risk was not there, empty where it said nothing. */
     record FieldChange(String field, String before, String after) {}
@@ -45,7 +47,7 @@ record RiskHistory(long revision, Instant at, boolean own, String what, List<Fie
             });
         }
         String what = before.isEmpty() ? "made" : after.isEmpty() ? "removed" : "changed";
-        return new RiskHistory(edit.revision(), edit.at(), edit.own(), what, fields);
+        return new RiskHistory(edit.revision(), edit.at(), edit.own(), edit.name(), what, fields);
     }
 
     private static Map<String, String> said(@Nullable String json) {

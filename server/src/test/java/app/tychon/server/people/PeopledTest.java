@@ -22,6 +22,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
 import org.springframework.boot.test.autoconfigure.web.servlet.MockMvcPrint;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.context.annotation.Import;
 import org.springframework.http.MediaType;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
@@ -32,6 +33,7 @@ import org.springframework.test.web.servlet.request.AbstractMockHttpServletReque
 
 /** The whole server over HTTP where people have accounts: an owner, an editor, a risk owner, a reader, and a stranger who looks after people. */
 @SpringBootTest
+@Import(StopsAtTheHandler.class)
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 public abstract class PeopledTest {
     protected static final String OWNER = "olga@ridge.example";
@@ -49,6 +51,9 @@ public abstract class PeopledTest {
             RISK_OWNER, "Rolf Mahler",
             READER, "Rhea Lund",
             ADMINISTRATOR, "Adam Stone");
+
+    /** Of single sign-on. */
+    static final Provider PROVIDER = new Provider();
 
     private final Map<String, String> tokens = new ConcurrentHashMap<>();
 
@@ -73,6 +78,10 @@ public abstract class PeopledTest {
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry registry) {
         TestDatabase.usePeopled(registry);
+        registry.add("tychon.oidc.issuer", PROVIDER::issuer);
+        registry.add("tychon.oidc.client", () -> Provider.CLIENT);
+        registry.add("tychon.oidc.secret", () -> Provider.SECRET);
+        registry.add("tychon.oidc.name", () -> "the ridge");
     }
 
     @BeforeEach

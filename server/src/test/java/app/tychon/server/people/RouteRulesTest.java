@@ -5,8 +5,6 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import app.tychon.server.TestDatabase;
 import app.tychon.server.rights.Who;
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,25 +17,16 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
-import org.springframework.boot.test.context.TestConfiguration;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Import;
-import org.springframework.core.Ordered;
 import org.springframework.http.HttpMethod;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
-import org.springframework.web.servlet.HandlerInterceptor;
-import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
-import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
  * Every route of ours with everybody who may come along: {@code routes.txt} says of each who is let through, written by hand. A
  * new route that is not on the list fails the test, and so does one that lets others through than it says.
  */
-@Import(RouteRulesTest.StopsAtTheHandler.class)
 class RouteRulesTest extends PeopledTest {
-    private static final String ONLY_RULES = "Only-Rules";
     private static final String NOBODY = "nobody";
     private static final String MACHINE = "machine";
     private static final String READING_TOKEN = "reading-token";
@@ -67,31 +56,6 @@ class RouteRulesTest extends PeopledTest {
             Map.entry("owner", List.of(OWNER)),
             Map.entry("administrator", List.of(ADMINISTRATOR, MACHINE)),
             Map.entry("machine", List.of(MACHINE)));
-
-    /** Answers 204 where the rule of a handler has let somebody through, instead of calling it. */
-    @TestConfiguration
-    static class StopsAtTheHandler {
-        @Bean
-        WebMvcConfigurer stopping() {
-            return new WebMvcConfigurer() {
-                @Override
-                public void addInterceptors(InterceptorRegistry registry) {
-                    registry.addInterceptor(new HandlerInterceptor() {
-                                @Override
-                                public boolean preHandle(
-                                        HttpServletRequest request, HttpServletResponse response, Object handler) {
-                                    if (request.getHeader(ONLY_RULES) != null) {
-                                        response.setStatus(HttpServletResponse.SC_NO_CONTENT);
-                                        return false;
-                                    }
-                                    return true;
-                                }
-                            })
-                            .order(Ordered.LOWEST_PRECEDENCE);
-                }
-            };
-        }
-    }
 
     @Autowired
     @Qualifier("requestMappingHandlerMapping")
@@ -146,7 +110,7 @@ class RouteRulesTest extends PeopledTest {
                 .replaceAll("\\{(number|revision|weight)}", "1")
                 .replaceAll("\\{[^}]+}", "x");
         MockHttpServletRequestBuilder request = request(HttpMethod.valueOf(parts[0]), path)
-                .header(ONLY_RULES, "")
+                .header(StopsAtTheHandler.ONLY_RULES, "")
                 .header("Authorization", authorization);
         if (authorization.equals("none")) {
             // What a browser that has just loaded the page would send; without it nobody gets as far as the rule.
