@@ -18,7 +18,8 @@ export function Gate({ children }: { children: ReactNode }) {
         {me.error.message}
       </Notice>
     );
-  if (!me.data.signedIn && (!wasIn || me.data.alone)) return <DoorPage alone={me.data.alone} singleSignOn={me.data.singleSignOn} />;
+  if (!me.data.signedIn && (!wasIn || me.data.alone))
+    return <DoorPage alone={me.data.alone} singleSignOn={me.data.singleSignOn} />;
   return (
     <>
       {children}

@@ -33,9 +33,10 @@ export function HereNow({ projectId }: { projectId: string }) {
                 `/projects/${projectId}/${one.stage}${one.row ? `?row=${encodeURIComponent(one.row)}` : ""}`,
               )
             }
-          >
-            {initialsOf(one.name) || "+1"}
-          </Disc>
+            // The letters stand for the name, which is read out in full.
+            data-initials={initialsOf(one.name) || "+1"}
+            css={{ "&::before": { content: "attr(data-initials)" } }}
+          />
         </li>
       ))}
       {people.length > MOST && (

@@ -43,6 +43,8 @@ export function listen(client: QueryClient, project: string): () => void {
       window.setTimeout(() => {
         if (!simulated) takeRevision(client, project, revision);
         refreshPlan(client, project, revision);
+        // What was confirmed may be no longer what is there.
+        void client.invalidateQueries({ queryKey: confirmationsKey(project) });
       }, AFTER_OWN_EDITS_MS);
     });
     events.addEventListener("presence", (event: MessageEvent<string>) => {

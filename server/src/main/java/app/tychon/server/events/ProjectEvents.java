@@ -1,6 +1,7 @@
 package app.tychon.server.events;
 
 import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.problems.BusyException;
 import app.tychon.server.rights.RightsChanged;
 import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.binder.MeterBinder;
@@ -24,6 +25,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 public class ProjectEvents {
     private static final long FOR_EVER = 0L;
     private static final int BEAT_SECONDS = 20;
+    private static final int MOST_WINDOWS = 40;
 
     /** Somebody who listens; by no account where there are none. */
     private record Listener(UUID account, SseEmitter emitter) {}
@@ -43,6 +45,9 @@ public class ProjectEvents {
      * @param gone done once it has ended
      */
     public SseEmitter listen(UUID project, UUID account, Runnable gone) {
+        if (account != null && windowsOf(account) >= MOST_WINDOWS) {
+            throw new BusyException("You have " + MOST_WINDOWS + " windows open already; close some first.");
+        }
         SseEmitter emitter = new SseEmitter(FOR_EVER);
         List<Listener> all = listeners.computeIfAbsent(project, id -> new CopyOnWriteArrayList<>());
         Listener listener = new Listener(account, emitter);
@@ -65,6 +70,13 @@ public class ProjectEvents {
                 change.project(),
                 "plan",
                 Map.of("revision", change.plan().revision(), "simulated", change.simulated()));
+    }
+
+    private long windowsOf(UUID account) {
+        return listeners.values().stream()
+                .flatMap(List::stream)
+                .filter(listener -> account.equals(listener.account()))
+                .count();
     }
 
     /** How many windows listen. */

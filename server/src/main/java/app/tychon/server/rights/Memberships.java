@@ -20,6 +20,8 @@ public interface Memberships extends Repository<MembershipEntity, UUID> {
 
     List<MembershipEntity> findAllByAccountId(UUID account);
 
+    long countByAccountIdAndRole(UUID account, Role role);
+
     long countByProjectIdAndRole(UUID project, Role role);
 
     void save(MembershipEntity membership);

@@ -1,5 +1,6 @@
 package app.tychon.server.rights;
 
+import app.tychon.server.problems.ConflictException;
 import app.tychon.server.problems.NotFoundException;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +20,8 @@ import org.springframework.web.servlet.HandlerMapping;
  */
 @Component("rights")
 public class Rights {
+    private static final int MOST_OWNED = 500;
+
     private final Memberships memberships;
     private final ObjectProvider<ProjectOfRun> runs;
 
@@ -99,7 +102,13 @@ public class Rights {
 
     /** Makes whoever asks owner of a project that they have begun. */
     public void begun(UUID project) {
-        Who.accountNow().ifPresent(account -> memberships.save(new MembershipEntity(project, account, Role.OWNER)));
+        Who.accountNow().ifPresent(account -> {
+            if (memberships.countByAccountIdAndRole(account, Role.OWNER) >= MOST_OWNED) {
+                throw new ConflictException("You own " + MOST_OWNED
+                        + " projects, as many as one person may. Delete some, or hand them over. Nothing was kept.");
+            }
+            memberships.save(new MembershipEntity(project, account, Role.OWNER));
+        });
     }
 
     private UUID asked() {
