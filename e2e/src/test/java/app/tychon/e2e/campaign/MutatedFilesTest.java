@@ -11,8 +11,8 @@ class MutatedFilesTest {
     @Test
     void spoiledFilesAreReadOrRefusedWithASentence() throws IOException {
         MutatedFiles.Outcome outcome =
-                MutatedFiles.run(Path.of("..", "examples", "kestrel-ridge.tychon.json"), 400, 4711);
+                MutatedFiles.run(Path.of("..", "examples", "kestrel-ridge.tychon.json"), 1600, Campaign.SEED);
         assertThat(outcome.faults()).isEmpty();
-        assertThat(outcome.refused()).isGreaterThan(100);
+        assertThat(outcome.refused()).isGreaterThan(1000);
     }
 }

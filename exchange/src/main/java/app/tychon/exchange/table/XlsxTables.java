@@ -51,7 +51,10 @@ final class XlsxTables {
                 throw new UnreadableTableException("No sheet of the workbook has a table in it.");
             }
             return best;
-        } catch (IOException | RuntimeException e) {
+        } catch (UnreadableTableException e) {
+            throw e;
+        } catch (Exception e) {
+            // Of any kind: the library throws some that it does not declare.
             throw new UnreadableTableException(
                     "The workbook cannot be read: it is cut short, or no spreadsheet at all. Save it again as .xlsx.");
         }
