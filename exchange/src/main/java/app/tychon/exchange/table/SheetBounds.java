@@ -52,7 +52,8 @@ final class SheetBounds {
                     isValue = false;
                 }
             }
-        } catch (XMLStreamException e) {
+        } catch (XMLStreamException | RuntimeException e) {
+            // Damage that shows while the packed bytes are read is told by an exception that is not declared.
             throw new UnreadableTableException("A sheet of the workbook is damaged. Save it again as .xlsx.");
         }
     }

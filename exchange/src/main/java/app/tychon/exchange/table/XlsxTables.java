@@ -51,10 +51,7 @@ final class XlsxTables {
                 throw new UnreadableTableException("No sheet of the workbook has a table in it.");
             }
             return best;
-        } catch (UnreadableTableException e) {
-            throw e;
-        } catch (Exception e) {
-            // Of any kind: the library throws some that it does not declare.
+        } catch (IOException | RuntimeException e) {
             throw new UnreadableTableException(
                     "The workbook cannot be read: it is cut short, or no spreadsheet at all. Save it again as .xlsx.");
         }
