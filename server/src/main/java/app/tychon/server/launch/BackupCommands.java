@@ -3,11 +3,14 @@ package app.tychon.server.launch;
 import app.tychon.server.backup.Restore;
 import app.tychon.server.database.DatabaseAddress;
 import app.tychon.server.database.OwnDatabase;
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
+import org.slf4j.LoggerFactory;
 
 /** {@code ./tychon backup FILE} while the server runs or not, and {@code ./tychon restore FILE} into what holds nothing yet. */
 final class BackupCommands {
@@ -29,6 +32,8 @@ final class BackupCommands {
 
     static void restore(Settings settings, List<String> words) {
         Path file = file("restore", words);
+        // Nothing has set the log up where no server starts, and each migration would be told.
+        ((Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME)).setLevel(Level.WARN);
         if (RunningServer.find(settings).isPresent()) {
             throw new CannotStart("Tychon is running on the data folder " + settings.data() + "; stop it first.");
         }
