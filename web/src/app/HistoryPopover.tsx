@@ -67,13 +67,7 @@ function HistoryList({ projectId, revision }: { projectId: string; revision: num
               { value: "", label: "of everything" },
               { value: "row", label: `of ${filter.key ?? row}` },
             ]}
-            onPick={(which) =>
-              setFilter({
-                ...filter,
-                section: which ? "activities" : undefined,
-                key: which ? row : undefined,
-              })
-            }
+            onPick={(which) => setFilter({ ...filter, key: which ? row : undefined })}
           />
         )}
       </Flex>

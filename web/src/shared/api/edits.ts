@@ -103,7 +103,6 @@ export function useUndoing(project: string) {
 /** Which edits are listed: those of one person, and those of one object. */
 export interface HistoryFilter {
   person?: string;
-  section?: string;
   key?: string;
 }
 

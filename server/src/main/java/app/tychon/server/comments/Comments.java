@@ -11,7 +11,6 @@ import app.tychon.server.people.People;
 import app.tychon.server.people.People.PersonNamed;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
-import app.tychon.server.project.ProjectEntity;
 import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.rights.MembershipEntity;
 import app.tychon.server.rights.Memberships;
@@ -21,6 +20,7 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -69,7 +69,7 @@ class Comments {
         List<CommentEntity> all = entities.createQuery(
                         "select c from CommentEntity c where c.projectId = :project order by c.madeAt, c.id",
                         CommentEntity.class)
-                .setParameter("project", own(project))
+                .setParameter("project", projects.own(project))
                 .getResultList();
         Map<UUID, String> names = people.names(all.stream()
                 .flatMap(one -> Stream.of(one.accountId(), one.resolvedBy()))
@@ -97,13 +97,8 @@ class Comments {
         return time == null ? null : time.toInstant(ZoneOffset.UTC);
     }
 
-    /** What is said in a scenario's place is said in the project. */
-    private UUID own(UUID project) {
-        return projects.findById(project).flatMap(ProjectEntity::scenarioOf).orElse(project);
-    }
-
     void say(UUID project, CommentWords words) {
-        UUID own = own(project);
+        UUID own = projects.own(project);
         if (!words.about().section().equals(RUNS)
                 && PlanObjects.find(
                                 plans.find(project).plan(),
@@ -137,17 +132,18 @@ class Comments {
 
     /** Members whose name stands behind an @. */
     private Set<UUID> named(UUID project, String words) {
-        return memberships.findAllByProjectIdOrderBySince(project).stream()
+        List<UUID> members = memberships.findAllByProjectIdOrderBySince(project).stream()
                 .map(MembershipEntity::accountId)
-                .flatMap(account -> people.called(account).stream())
-                .filter(person -> words.toLowerCase(java.util.Locale.ROOT)
-                        .contains("@" + person.name().toLowerCase(java.util.Locale.ROOT)))
+                .toList();
+        return people.called(members).values().stream()
+                .filter(person -> words.toLowerCase(Locale.ROOT)
+                        .contains("@" + person.name().toLowerCase(Locale.ROOT)))
                 .map(PersonNamed::id)
                 .collect(Collectors.toSet());
     }
 
     void change(UUID project, UUID id, CommentChange change) {
-        UUID own = own(project);
+        UUID own = projects.own(project);
         transaction.executeWithoutResult(status -> {
             CommentEntity comment = find(own, id);
             if (change.words() != null) {
@@ -165,7 +161,7 @@ class Comments {
     }
 
     void remove(UUID project, UUID id) {
-        UUID own = own(project);
+        UUID own = projects.own(project);
         transaction.executeWithoutResult(status -> entities.remove(mine(find(own, id))));
         tellWindows(own);
     }

@@ -14,6 +14,7 @@ import app.tychon.server.inbox.NoticeKind;
 import app.tychon.server.people.People;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.problems.NotFoundException;
+import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.rights.Memberships;
 import app.tychon.server.rights.Who;
 import jakarta.persistence.EntityManager;
@@ -30,11 +31,15 @@ import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** What owners were asked to confirm, and what they said. What is changed after it was confirmed is no longer confirmed. */
+/**
+ * What owners were asked to confirm, and what they said. What is changed after it was confirmed is no longer confirmed. Where a
+ * scenario is worked in it is the plan itself that is confirmed.
+ */
 @Service
 class Confirmations {
     private final EntityManager entities;
     private final TransactionTemplate transaction;
+    private final ProjectRepository projects;
     private final PlanStore plans;
     private final People people;
     private final Memberships memberships;
@@ -44,6 +49,7 @@ class Confirmations {
     Confirmations(
             EntityManager entities,
             TransactionTemplate transaction,
+            ProjectRepository projects,
             PlanStore plans,
             People people,
             Memberships memberships,
@@ -51,6 +57,7 @@ class Confirmations {
             ProjectEvents events) {
         this.entities = entities;
         this.transaction = transaction;
+        this.projects = projects;
         this.plans = plans;
         this.people = people;
         this.memberships = memberships;
@@ -59,7 +66,8 @@ class Confirmations {
     }
 
     /** All of a project whose objects are there. */
-    List<ConfirmationView> of(UUID project) {
+    List<ConfirmationView> of(UUID place) {
+        UUID project = projects.own(place);
         Plan plan = plans.find(project).plan();
         List<ConfirmationEntity> all = entities.createQuery(
                         "select c from ConfirmationEntity c where c.projectId = :project order by c.askedAt",
@@ -98,7 +106,8 @@ class Confirmations {
         return one.holds() ? ConfirmationState.CONFIRMED : ConfirmationState.DECLINED;
     }
 
-    void ask(UUID project, AskWords words) {
+    void ask(UUID place, AskWords words) {
+        UUID project = projects.own(place);
         UUID whom = people.accountOf(words.email())
                 .filter(account -> memberships.find(project, account).isPresent())
                 .orElseThrow(() -> new InvalidPlanException(List.of(new Problem(
@@ -133,7 +142,8 @@ class Confirmations {
     }
 
     /** What whoever was asked says; nobody says it for them. */
-    void answer(UUID project, UUID id, AnswerWords words) {
+    void answer(UUID place, UUID id, AnswerWords words) {
+        UUID project = projects.own(place);
         Plan plan = plans.find(project).plan();
         transaction.executeWithoutResult(status -> {
             ConfirmationEntity one = get(project, id);
@@ -151,7 +161,8 @@ class Confirmations {
         tell(project);
     }
 
-    void withdraw(UUID project, UUID id) {
+    void withdraw(UUID place, UUID id) {
+        UUID project = projects.own(place);
         transaction.executeWithoutResult(status -> entities.remove(get(project, id)));
         tell(project);
     }

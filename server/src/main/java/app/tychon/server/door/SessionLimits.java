@@ -29,6 +29,13 @@ class SessionLimits extends OncePerRequestFilter {
         this.clock = clock;
     }
 
+    /** The interface's own files are for everybody: no session is looked for, and no database asked. */
+    @Override
+    protected boolean shouldNotFilter(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        return !path.startsWith("/api/") && !path.equals("/metrics");
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {

@@ -46,7 +46,8 @@ class EditController {
      * The last edits, newest first.
      *
      * @param person only those of one person, as the list names them
-     * @param section with {@code key}: only those of one object, such as {@code risks}
+     * @param key only those of one object, such as a row with what leads into it
+     * @param section where the key may be that of several: in which, such as {@code risks}
      * @param before only those before a revision
      */
     @GetMapping("/edits")

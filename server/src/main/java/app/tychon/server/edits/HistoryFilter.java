@@ -6,6 +6,7 @@ import app.tychon.exchange.changes.ChangeSet;
 record HistoryFilter(String person, String section, String key, Long before) {
     boolean isAbout(ChangeSet changes) {
         return changes.changes().stream()
-                .anyMatch(change -> change.key().equals(key) && change.section().equals(section));
+                .anyMatch(change -> change.key().equals(key)
+                        && (section == null || change.section().equals(section)));
     }
 }

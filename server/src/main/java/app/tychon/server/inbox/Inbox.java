@@ -3,6 +3,7 @@ package app.tychon.server.inbox;
 import app.tychon.server.people.People;
 import app.tychon.server.project.ProjectEntity;
 import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.rights.MembershipEntity;
 import app.tychon.server.rights.Memberships;
 import app.tychon.server.rights.Who;
 import jakarta.annotation.Nullable;
@@ -14,7 +15,10 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -77,14 +81,19 @@ public class Inbox {
                 .map(NoticeEntity::byAccount)
                 .filter(Objects::nonNull)
                 .toList());
+        Set<UUID> about = all.stream().map(NoticeEntity::projectId).collect(Collectors.toSet());
+        Map<UUID, String> readable = memberships.findAllByAccountId(account).stream()
+                .map(MembershipEntity::projectId)
+                .filter(about::contains)
+                .collect(Collectors.toMap(
+                        Function.identity(),
+                        id -> projects.findById(id).map(ProjectEntity::name).orElse("")));
         return all.stream()
-                .filter(one -> memberships.find(one.projectId(), account).isPresent())
+                .filter(one -> readable.containsKey(one.projectId()))
                 .map(one -> new NoticeView(
                         one.id(),
                         one.projectId(),
-                        projects.findById(one.projectId())
-                                .map(ProjectEntity::name)
-                                .orElse(""),
+                        readable.get(one.projectId()),
                         one.kind(),
                         one.about(),
                         names.get(one.byAccount()),

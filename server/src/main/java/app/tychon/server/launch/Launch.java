@@ -14,6 +14,7 @@ import java.sql.SQLException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -54,13 +55,14 @@ public final class Launch {
         }
         String page = "/projects";
         if (words.contains("--demo")) {
-            page += "/" + context.getBean(DemoLoader.class).load() + "/plan";
-        }
-        if (words.contains("--people")) {
-            context.getBean(ExamplePeople.class)
-                    .add()
-                    .forEach((name, link) ->
-                            System.out.println(name + " comes in by " + address(settings, context) + link));
+            UUID demo = context.getBean(DemoLoader.class).load();
+            page += "/" + demo + "/plan";
+            if (words.contains("--people")) {
+                context.getBean(ExamplePeople.class)
+                        .add(demo)
+                        .forEach((name, link) ->
+                                System.out.println(name + " comes in by " + address(settings, context) + link));
+            }
         }
         if (people.areHere()) {
             people.adopt();

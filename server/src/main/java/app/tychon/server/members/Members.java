@@ -5,6 +5,7 @@ import app.tychon.core.model.Problem;
 import app.tychon.server.audit.Audit;
 import app.tychon.server.members.MembersController.MemberView;
 import app.tychon.server.people.People;
+import app.tychon.server.people.People.PersonNamed;
 import app.tychon.server.problems.ConflictException;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectEntity;
@@ -15,6 +16,8 @@ import app.tychon.server.rights.RightsChanged;
 import app.tychon.server.rights.Role;
 import app.tychon.server.rights.Who;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.springframework.context.ApplicationEventPublisher;
@@ -45,16 +48,14 @@ public class Members {
         this.events = events;
     }
 
-    /** Of a scenario's place: those of the project of which it is a scenario. */
-    private UUID own(UUID project) {
-        return projects.findById(project).flatMap(ProjectEntity::scenarioOf).orElse(project);
-    }
-
     @Transactional(readOnly = true)
     List<MemberView> of(UUID project) {
         UUID me = Who.accountNow().orElse(null);
-        return memberships.findAllByProjectIdOrderBySince(own(project)).stream()
-                .flatMap(member -> people.called(member.accountId()).stream()
+        List<MembershipEntity> members = memberships.findAllByProjectIdOrderBySince(projects.own(project));
+        Map<UUID, PersonNamed> named =
+                people.called(members.stream().map(MembershipEntity::accountId).toList());
+        return members.stream()
+                .flatMap(member -> Optional.ofNullable(named.get(member.accountId())).stream()
                         .map(called -> new MemberView(
                                 called.id(),
                                 called.name(),
@@ -71,13 +72,16 @@ public class Members {
                 .orElseThrow(() -> new InvalidPlanException(List.of(new Problem(
                         "/email",
                         "There is nobody with the address " + email.strip() + "; an administrator adds people."))));
-        UUID own = own(project);
+        UUID own = projects.own(project);
         MembershipEntity member = memberships
                 .findByProjectIdAndAccountId(own, account)
                 .orElseGet(() -> new MembershipEntity(own, account, role));
         member.become(role);
-        if (ownerName != null) {
-            member.callOwner(ownerName.isBlank() ? null : ownerName.strip());
+        if (ownerName != null && !ownerName.isBlank()) {
+            member.callOwner(ownerName.strip());
+        } else if (ownerName != null || member.ownerName().isEmpty()) {
+            // Fixed by whoever gives the part: what somebody calls themselves later gives them no other risks.
+            member.callOwner(people.called(account).orElseThrow().name());
         }
         memberships.save(member);
         keepOneOwner(own);
@@ -86,7 +90,7 @@ public class Members {
 
     @Transactional
     void remove(UUID project, UUID account) {
-        UUID own = own(project);
+        UUID own = projects.own(project);
         memberships.delete(memberships
                 .findByProjectIdAndAccountId(own, account)
                 .orElseThrow(() -> new NotFoundException("There is no such person in this project.")));

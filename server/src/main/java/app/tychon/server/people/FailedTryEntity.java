@@ -17,20 +17,11 @@ class FailedTryEntity {
 
     protected FailedTryEntity() {}
 
-    FailedTryEntity(String tried) {
-        this.tried = tried;
-    }
-
     int times() {
         return times;
     }
 
     LocalDateTime lastAt() {
         return lastAt;
-    }
-
-    void again(LocalDateTime now, boolean anew) {
-        times = anew ? 1 : times + 1;
-        lastAt = now;
     }
 }

@@ -20,6 +20,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -66,8 +67,7 @@ public class People {
         return Who.accountNow()
                 .flatMap(account -> memberships.find(project, account))
                 .filter(member -> member.role() == Role.RISK_OWNER)
-                .flatMap(member ->
-                        member.ownerName().or(() -> find(member.accountId()).map(AccountEntity::name)));
+                .map(member -> member.ownerName().orElse(""));
     }
 
     /** Gives projects that nobody owns to the administrator who has been here longest. */
@@ -145,15 +145,23 @@ public class People {
     public record PersonNamed(UUID id, String name, String email) {}
 
     public Optional<PersonNamed> called(UUID account) {
-        return find(account).map(one -> new PersonNamed(one.id(), one.name(), one.email()));
+        return Optional.ofNullable(called(List.of(account)).get(account));
+    }
+
+    /** The same of several, by their accounts. */
+    public Map<UUID, PersonNamed> called(Collection<UUID> ids) {
+        return accounts.findAllByIdIn(ids).stream()
+                .map(People::named)
+                .collect(Collectors.toMap(PersonNamed::id, Function.identity()));
+    }
+
+    private static PersonNamed named(AccountEntity account) {
+        return new PersonNamed(account.id(), account.name(), account.email());
     }
 
     /** All who can come in. */
     public List<PersonNamed> everybody() {
-        return all().stream()
-                .filter(one -> !one.disabled())
-                .map(one -> new PersonNamed(one.id(), one.name(), one.email()))
-                .toList();
+        return all().stream().filter(one -> !one.disabled()).map(People::named).toList();
     }
 
     List<AccountEntity> all() {
@@ -261,13 +269,14 @@ public class People {
                 account.disabled());
     }
 
-    /** Takes an account away for good. What the person did stays; their name goes. */
+    /** Takes an account away for good. What the person did stays; their name goes; what nobody else owns is looked after. */
     @Transactional
     void remove(UUID person) {
         AccountEntity account = get(person);
         accounts.delete(account);
         entities.flush();
         keepOneAdministrator();
+        adopt();
         sessions.endAll(person);
         audit.note("person-removed", "person", person);
     }

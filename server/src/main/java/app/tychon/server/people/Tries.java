@@ -1,7 +1,6 @@
 package app.tychon.server.people;
 
 import jakarta.persistence.EntityManager;
-import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -47,12 +46,13 @@ class Tries {
         count(address(address));
     }
 
+    /** Forgets what somebody tried before they came in, and everything that nobody tried again for long. */
     @Transactional
     void cameIn(String email) {
-        FailedTryEntity known = entities.find(FailedTryEntity.class, account(email));
-        if (known != null) {
-            entities.remove(known);
-        }
+        entities.createQuery("delete from FailedTryEntity t where t.tried = :tried or t.lastAt < :forgotten")
+                .setParameter("tried", account(email))
+                .setParameter("forgotten", now().minus(FORGOTTEN))
+                .executeUpdate();
     }
 
     private static String account(String email) {
@@ -79,15 +79,15 @@ class Tries {
         return left.isNegative() ? Duration.ZERO : left;
     }
 
+    /** In one statement, so that of many at once each counts. */
     private void count(String tried) {
-        FailedTryEntity known = entities.find(FailedTryEntity.class, tried, LockModeType.PESSIMISTIC_WRITE);
-        if (known == null) {
-            known = new FailedTryEntity(tried);
-            known.again(now(), true);
-            entities.persist(known);
-        } else {
-            known.again(now(), known.lastAt().plus(FORGOTTEN).isBefore(now()));
-        }
+        entities.createNativeQuery(
+                        "insert into failed_try (tried, times, last_at) values (:tried, 1, :now) on duplicate key"
+                                + " update times = if(last_at < :forgotten, 1, times + 1), last_at = :now")
+                .setParameter("tried", tried)
+                .setParameter("now", now())
+                .setParameter("forgotten", now().minus(FORGOTTEN))
+                .executeUpdate();
     }
 
     private LocalDateTime now() {

@@ -18,6 +18,11 @@ public interface ProjectRepository extends Repository<ProjectEntity, UUID> {
         return findById(id).map(ProjectView::of).orElseThrow(() -> new NotFoundException("There is no such project."));
     }
 
+    /** The project that a place is of where a scenario is worked in; every other is its own. */
+    default UUID own(UUID project) {
+        return findById(project).flatMap(ProjectEntity::scenarioOf).orElse(project);
+    }
+
     /** Projects of their own, no scenarios of others. */
     List<ProjectEntity> findAllByScenarioOfIsNullOrderByEditedAtDesc();
 

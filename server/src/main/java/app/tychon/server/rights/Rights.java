@@ -2,25 +2,30 @@ package app.tychon.server.rights;
 
 import app.tychon.server.problems.ConflictException;
 import app.tychon.server.problems.NotFoundException;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 import org.springframework.web.servlet.HandlerMapping;
 
 /**
  * What whoever asks may do. The project is the one of the address: {@code {id}}, or that of its {@code {run}}. A project of
- * which somebody is no member is, for them, not there.
+ * which somebody is no member is, for them, not there; nor are its runs, wherever a request names them.
  */
 @Component("rights")
 public class Rights {
     private static final int MOST_OWNED = 500;
+    private static final Pattern KEY = Pattern.compile("[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}");
 
     private final Memberships memberships;
     private final ObjectProvider<ProjectOfRun> runs;
@@ -41,7 +46,20 @@ public class Rights {
         if (who == null || who.kind() == Who.Kind.MACHINE) {
             return false;
         }
-        return who.kind() == Who.Kind.ALONE || may(who, asked(), act);
+        if (who.kind() == Who.Kind.ALONE) {
+            return true;
+        }
+        ServletRequestAttributes request = (ServletRequestAttributes) RequestContextHolder.currentRequestAttributes();
+        namedBeside(request).forEach(project -> may(who, project, Act.READ));
+        return may(who, asked(request), act);
+    }
+
+    /** The projects of all runs that a request names beside its address, as where one run is compared with another. */
+    private Stream<UUID> namedBeside(ServletRequestAttributes request) {
+        return request.getRequest().getParameterMap().values().stream()
+                .flatMap(Arrays::stream)
+                .filter(text -> KEY.matcher(text).matches())
+                .flatMap(text -> runs.getObject().of(UUID.fromString(text)).stream());
     }
 
     private boolean may(Who who, UUID project, Act act) {
@@ -57,11 +75,6 @@ public class Rights {
             throw new AccessDeniedException("You may not " + act.words() + ". Nothing was changed.");
         }
         return true;
-    }
-
-    /** What whoever asks is in a project; owner where nobody has an account. */
-    public Optional<Role> role(UUID project) {
-        return Who.now().flatMap(who -> who.kind() == Who.Kind.ALONE ? Optional.of(Role.OWNER) : roleOf(who, project));
     }
 
     private Optional<Role> roleOf(Who who, UUID project) {
@@ -111,9 +124,9 @@ public class Rights {
         });
     }
 
-    private UUID asked() {
-        Map<?, ?> path = (Map<?, ?>) RequestContextHolder.currentRequestAttributes()
-                .getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
+    private UUID asked(ServletRequestAttributes request) {
+        Map<?, ?> path = (Map<?, ?>)
+                request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
         if (path.containsKey("id")) {
             return key(path.get("id"), "There is no such project.");
         }

@@ -50,6 +50,62 @@ class MembersTest extends PeopledTest {
     }
 
     @Test
+    void whatSomebodyCallsThemselvesGivesThemNoOtherRisks() throws Exception {
+        as(
+                        OWNER,
+                        put(project + "/members")
+                                .contentType(MediaType.APPLICATION_JSON)
+                                .content("{\"email\":\"" + READER + "\",\"role\":\"risk-owner\"}"))
+                .andExpect(status().isOk());
+        as(READER, patch("/api/me").contentType(MediaType.APPLICATION_JSON).content("{\"name\":\"Permits lead\"}"))
+                .andExpect(status().isNoContent());
+        edit(READER, "/risks", "[{\"id\":\"R01\",\"probability\":0.9}]").andExpect(status().isForbidden());
+        as(READER, patch("/api/me").contentType(MediaType.APPLICATION_JSON).content("{\"name\":\"Rhea Lund\"}"))
+                .andExpect(status().isNoContent());
+    }
+
+    @Test
+    void runsOfOtherProjectsAreNotReadByNamingThemBesideOnesOwn() throws Exception {
+        String own = run(project);
+        String others = "/api/projects/" + project();
+        String secret = run(others);
+        as(OWNER, delete(others + "/members/" + account(READER))).andExpect(status().isOk());
+        for (String address : new String[] {
+            project + "/since?from=" + secret,
+            project + "/since?from=" + own + "&to=" + secret,
+            "/api/runs/" + own + "/changes?to=" + secret,
+            "/api/runs/" + own + "/drivers/changes?from=" + secret
+        }) {
+            as(READER, get(address)).andExpect(status().isNotFound());
+        }
+        as(READER, get(project + "/since?from=" + own)).andExpect(status().isOk());
+    }
+
+    private String run(String of) throws Exception {
+        return answer(as(
+                        EDITOR,
+                        post(of + "/runs")
+                                .contentType(MediaType.APPLICATION_JSON)
+                                .content("{\"iterations\":500,\"seed\":1}")))
+                .get("id")
+                .asText();
+    }
+
+    @Test
+    void whoeverLooksAfterPeopleGetsWhatNobodyOwnsAnyMore() throws Exception {
+        String email = "leaver" + System.nanoTime() + "@ridge.example";
+        people.add(email, "Lea Leaver", false);
+        as(
+                OWNER,
+                put(project + "/members")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("{\"email\":\"" + email + "\",\"role\":\"owner\"}"));
+        as(OWNER, delete(project + "/membership")).andExpect(status().isNoContent());
+        people.remove(account(email));
+        as(ADMINISTRATOR, get(project)).andExpect(status().isOk());
+    }
+
+    @Test
     void projectsAreListedForThoseWhoTakePartAlone() throws Exception {
         assertThat(answer(as(READER, get("/api/projects"))).toString()).contains(project.substring(14));
         assertThat(answer(as(ADMINISTRATOR, get("/api/projects"))).toString()).doesNotContain(project.substring(14));

@@ -15,13 +15,17 @@ import jakarta.servlet.http.Cookie;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+import org.springframework.transaction.CannotCreateTransactionException;
 
 class SignInTest extends PeopledTest {
     private static final Cookie TOKEN = new Cookie("XSRF-TOKEN", "t");
@@ -138,6 +142,35 @@ class SignInTest extends PeopledTest {
         in(session, get("/api/projects")).andExpect(status().isOk());
         at(now.plus(Duration.ofHours(13)));
         in(session, get("/api/projects")).andExpect(status().isUnauthorized());
+    }
+
+    @Test
+    void whereTheDatabaseIsAwayItIsToldBeforeAnyHandlerIsReached() throws Exception {
+        Cookie session = session(signIn(newcomer(), PASSWORD, ""));
+        org.mockito.Mockito.doThrow(new CannotCreateTransactionException("away"))
+                .when(clock)
+                .instant();
+        in(session, get("/api/projects"))
+                .andExpect(status().isServiceUnavailable())
+                .andExpect(jsonPath("$.detail").value("The database does not answer. Try again in a moment."));
+        in(session, post("/api/projects/blank").content("{}"))
+                .andExpect(status().isServiceUnavailable())
+                .andExpect(jsonPath("$.outcome").value("unknown"));
+        // The interface itself needs no database.
+        in(session, get("/projects")).andExpect(status().isOk());
+    }
+
+    @Test
+    void manyTriesAtOnceEachCount() throws Exception {
+        String email = newcomer();
+        ExecutorService together = Executors.newFixedThreadPool(4);
+        try {
+            together.invokeAll(Collections.nCopies(Tries.FREE, () -> signIn(email, "not the password", "")
+                    .andExpect(status().isUnprocessableEntity())));
+        } finally {
+            together.shutdown();
+        }
+        signIn(email, PASSWORD, "").andExpect(status().isTooManyRequests());
     }
 
     @Test
