@@ -144,6 +144,11 @@ public final class OwnDatabase implements AutoCloseable {
         return folder.resolve("mariadb.pid");
     }
 
+    /** One of its own: a server that starts takes away what another has put into a common one. */
+    private Path temporary() throws IOException {
+        return Files.createDirectories(folder.resolve("tmp"));
+    }
+
     private Path log() {
         return folder.resolve("mariadb.log");
     }
@@ -183,6 +188,7 @@ public final class OwnDatabase implements AutoCloseable {
                 MariaDbTools.find("mariadb-install-db"),
                 "--no-defaults",
                 "--datadir=" + data(),
+                "--tmpdir=" + temporary(),
                 "--auth-root-authentication-method=socket",
                 "--skip-test-db"));
         addUser(command);
@@ -197,8 +203,6 @@ public final class OwnDatabase implements AutoCloseable {
 
     private Process launch(String password) throws IOException {
         Path init = folder.resolve("init.sql");
-        Path temporary = folder.resolve("tmp");
-        Files.createDirectories(temporary);
         PrivateFile.write(
                 init,
                 """
@@ -217,7 +221,7 @@ public final class OwnDatabase implements AutoCloseable {
                 "--port=" + port,
                 // Told from the data folder, since the path of a socket may have no more than some hundred letters.
                 "--socket=../mariadb.sock",
-                "--tmpdir=" + temporary,
+                "--tmpdir=" + temporary(),
                 "--pid-file=" + pidFile(),
                 "--log-error=" + log(),
                 "--init-file=" + init,
