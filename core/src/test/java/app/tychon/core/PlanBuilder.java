@@ -236,6 +236,7 @@ public final class PlanBuilder {
                 escalation,
                 funding,
                 List.of(),
+                List.of(),
                 List.of());
     }
 }

@@ -42,7 +42,13 @@ public record ResourceLoad(List<LocalDate> starts, double[] planned, double[][] 
      */
     public static ResourceLoad of(
             CompiledPlan plan, RunSettings settings, String resource, Period period, RunMonitor monitor) {
-        Uses uses = new Uses(plan.network(), resource);
+        return of(plan, settings, List.of(resource), period, monitor);
+    }
+
+    /** The same of several resources that are drawn from one stock. */
+    public static ResourceLoad of(
+            CompiledPlan plan, RunSettings settings, List<String> resources, Period period, RunMonitor monitor) {
+        Uses uses = new Uses(plan.network(), resources);
         double[][] starts = new double[uses.size()][settings.iterations()];
         double[][] finishes = new double[uses.size()][settings.iterations()];
         Batches.each(
@@ -87,13 +93,23 @@ public record ResourceLoad(List<LocalDate> starts, double[] planned, double[][] 
 
     /** Share of futures in which more than the limit is at work in a period. */
     public double exceeded(Resource resource, int period) {
-        double limit = resource.limit().orElse(Double.POSITIVE_INFINITY) + NOISE;
-        return Arrays.stream(units[period]).filter(most -> most > limit).count() / (double) units[period].length;
+        return exceeded(resource.limit().orElse(Double.POSITIVE_INFINITY), period);
+    }
+
+    /** The same of a limit. */
+    public double exceeded(double most, int period) {
+        double limit = most + NOISE;
+        return Arrays.stream(units[period]).filter(units -> units > limit).count() / (double) units[period].length;
     }
 
     /** Share of futures in which more than the limit is at work at any time. */
     public double everExceeded(Resource resource) {
-        double limit = resource.limit().orElse(Double.POSITIVE_INFINITY) + NOISE;
+        return everExceeded(resource.limit().orElse(Double.POSITIVE_INFINITY));
+    }
+
+    /** The same of a limit. */
+    public double everExceeded(double most) {
+        double limit = most + NOISE;
         int futures = units[0].length;
         int exceeded = 0;
         for (int i = 0; i < futures; i++) {
@@ -108,12 +124,12 @@ public record ResourceLoad(List<LocalDate> starts, double[] planned, double[][] 
         private final int[] positions;
         private final double[] units;
 
-        Uses(Network network, String resource) {
+        Uses(Network network, List<String> resources) {
             List<Assignment> all = network.plan().assignments().stream()
-                    .filter(one -> one.resource().equals(resource) && one.units() > 0)
+                    .filter(one -> resources.contains(one.resource()) && one.units() > 0)
                     .toList();
             if (all.isEmpty()) {
-                throw new IllegalArgumentException("nothing uses a resource \"" + resource + "\"");
+                throw new IllegalArgumentException("nothing uses a resource " + resources);
             }
             positions = all.stream()
                     .mapToInt(one -> network.position(one.activity()))

@@ -100,7 +100,8 @@ public final class HybridPlan {
                 version(Kind.PROGRESS).project().dataDate(),
                 version(Kind.CALENDARS).project().calendar(),
                 version(Kind.CALENDARS).project().lagCalendar(),
-                Targets.NONE);
+                Targets.NONE,
+                project.draws());
     }
 
     /** A section as in one version, with what only the other has and something may still refer to. */

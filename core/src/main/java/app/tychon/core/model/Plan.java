@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param funding    what can be spent from when on, where that is known
  * @param scenarios  how it could be otherwise
  * @param briefs     what is told of it
+ * @param parts      the projects that it consists of, where it is the plan of a programme
  */
 @RecordBuilder
 @RecordBuilder.Options(suffix = "Draft", buildMethodName = "done")
@@ -34,7 +35,8 @@ public record Plan(
         List<Escalation> escalation,
         List<Funding> funding,
         List<Scenario> scenarios,
-        List<Brief> briefs)
+        List<Brief> briefs,
+        List<Part> parts)
         implements PlanDraft.With {
 
     /** What {@code on} says of a cost line or an impact that concerns the whole project. */
@@ -57,6 +59,7 @@ public record Plan(
         funding = List.copyOf(funding);
         scenarios = List.copyOf(scenarios);
         briefs = List.copyOf(briefs);
+        parts = List.copyOf(parts);
     }
 
     /** A project with its activities and logic alone. */
@@ -81,6 +84,7 @@ public record Plan(
                 List.of(),
                 List.of(),
                 Optional.empty(),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),

@@ -8,6 +8,7 @@ final class ProjectRules {
         Project project = plan.project();
         found.addAll(TextRules.name("/project/name", project.name()));
         found.addAll(TextRules.text("/project/id", project.id(), Bounds.LONGEST_ID));
+        found.addAll(TextRules.text("/project/draws", project.draws(), Bounds.LONGEST_ID));
         if (!project.currency().matches("[A-Z]{3}")) {
             found.add(
                     "/project/currency",

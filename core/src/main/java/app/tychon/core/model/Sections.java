@@ -137,6 +137,10 @@ public final class Sections {
     public static final Section<Brief> BRIEFS = new Section<>(
             "briefs", "a brief", "Brief", Plan::briefs, PlanDraft::briefs, Brief::id, Keys.IDS, BriefRules::check);
 
+    /** Of the plan of a programme. */
+    public static final Section<Part> PARTS = new Section<>(
+            "parts", "a project", "Project", Plan::parts, PlanDraft::parts, Part::code, Keys.MADE, PartRules::check);
+
     public static final List<Section<?>> ALL = List.of(
             PROJECT,
             CALENDARS,
@@ -155,7 +159,8 @@ public final class Sections {
             ESCALATION,
             FUNDING,
             SCENARIOS,
-            BRIEFS);
+            BRIEFS,
+            PARTS);
 
     private Sections() {}
 }

@@ -26,7 +26,6 @@ public final class ForwardPass {
     private final double[] startFloorWork;
 
     private final double[] finishFloorWork;
-    private final double workAtStart;
 
     public ForwardPass(Network network) {
         this.network = network;
@@ -35,11 +34,10 @@ public final class ForwardPass {
         finishFloor = new double[size];
         startFloorWork = new double[size];
         finishFloorWork = new double[size];
-        workAtStart = network.workAtStart();
-        double earliest = network.earliest();
         for (int i = 0; i < size; i++) {
             Activity activity = network.activity(i);
             WorkingTime time = network.time(i);
+            double earliest = network.frame(activity.id()).earliest();
             startFloor[i] = network.work(i).isUnderWay() ? earliest : time.startInstant(time.work(earliest));
             finishFloor[i] = Double.NEGATIVE_INFINITY;
             if (activity.constraint().isPresent()) {
@@ -244,10 +242,5 @@ public final class ForwardPass {
         return isOwn
                 ? lanes.finishWork[from][lane] + network.lag(link)
                 : network.time(to).work(reaches(link, lanes, lane));
-    }
-
-    /** Working minutes of the project calendar from the project's start to an instant. */
-    public double projectWork(double instant) {
-        return network.projectTime().work(instant) - workAtStart;
     }
 }

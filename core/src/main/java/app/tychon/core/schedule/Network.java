@@ -1,6 +1,5 @@
 package app.tychon.core.schedule;
 
-import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Activity;
@@ -10,10 +9,11 @@ import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.LagCalendar;
 import app.tychon.core.model.Link;
 import app.tychon.core.model.LinkType;
+import app.tychon.core.model.Parts;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.PlanRules;
 import app.tychon.core.model.Problem;
-import app.tychon.core.model.Project;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -40,7 +40,8 @@ public final class Network {
     private final double[] lags;
     private final WorkingTime[] lagTimes;
     private final Map<String, CalendarDefinition> definitions;
-    private final WorkingTime projectTime;
+    private final Map<String, Frame> frames = new HashMap<>();
+    private final Parts parts;
     private final Plan plan;
     private final Branches branches;
 
@@ -50,14 +51,14 @@ public final class Network {
         Map<String, CalendarDefinition> definitions = new HashMap<>();
         this.definitions = definitions;
         Map<String, WorkingTime> calendars = new HashMap<>();
+        parts = Parts.of(plan);
         for (CalendarDefinition calendar : plan.calendars()) {
             definitions.put(calendar.id(), calendar);
-            calendars.put(
-                    calendar.id(),
-                    WorkingTimes.of(calendar, plan.project().start().toLocalDate()));
+            LocalDate start = parts.of(calendar.id()).start().toLocalDate();
+            calendars.put(calendar.id(), WorkingTimes.of(calendar, start));
         }
-        WorkingTime clockTime = WorkingTimes.clock(plan.project().start().toLocalDate());
-        projectTime = calendars.get(plan.project().calendar());
+        addFrame(Plan.PROJECT, calendars);
+        plan.parts().forEach(part -> addFrame(part.root(), calendars));
         int n = ordered.size();
         positions = new HashMap<>();
         times = new WorkingTime[n];
@@ -66,9 +67,10 @@ public final class Network {
         for (int i = 0; i < n; i++) {
             Activity activity = ordered.get(i);
             positions.put(activity.id(), i);
-            times[i] = activity.duration().isElapsed() ? clockTime : calendars.get(activity.calendar());
+            Frame frame = frame(activity.id());
+            times[i] = activity.duration().isElapsed() ? frame.clock() : calendars.get(activity.calendar());
             planned[i] = activity.duration().minutes(definitions.get(activity.calendar()));
-            works[i] = Work.of(activity, definitions.get(activity.calendar()), times[i], earliest(plan.project()));
+            works[i] = Work.of(activity, definitions.get(activity.calendar()), times[i], frame.earliest());
         }
         List<List<Arrow>> incoming = incoming(plan, n);
         int links = plan.links().size();
@@ -91,7 +93,7 @@ public final class Network {
                         ? link.lag().clockMinutes()
                         : link.lag().minutes(definitions.get(calendar));
                 lags[at] = arrow.forward() ? lag : -lag;
-                lagTimes[at] = runsInClockTime(link) ? clockTime : calendars.get(calendar);
+                lagTimes[at] = runsInClockTime(link) ? frame(link.from()).clock() : calendars.get(calendar);
                 at++;
             }
         }
@@ -99,12 +101,8 @@ public final class Network {
         branches = new Branches(this);
     }
 
-    /** Nothing that is not history happens before this instant. */
-    private static double earliest(Project project) {
-        double start = Instants.of(project.start());
-        return project.dataDate()
-                .map(date -> Math.max(start, Instants.of(date)))
-                .orElse(start);
+    private void addFrame(String id, Map<String, WorkingTime> calendars) {
+        frames.put(parts.of(id).code(), Frame.of(parts.of(id), calendars, definitions));
     }
 
     /**
@@ -132,14 +130,14 @@ public final class Network {
     }
 
     private String lagCalendarOf(Link link) {
-        boolean successor = plan.project().lagCalendar() == LagCalendar.SUCCESSOR;
+        boolean successor = parts.of(link.from()).lagCalendar() == LagCalendar.SUCCESSOR;
         return activities
                 .get(positions.get(successor ? link.to() : link.from()))
                 .calendar();
     }
 
     private boolean runsInClockTime(Link link) {
-        return link.lag().isElapsed() || plan.project().lagCalendar() == LagCalendar.ELAPSED;
+        return link.lag().isElapsed() || parts.of(link.from()).lagCalendar() == LagCalendar.ELAPSED;
     }
 
     /** The plan's own link that a link of the network came from. */
@@ -169,13 +167,28 @@ public final class Network {
         return times[position];
     }
 
-    public WorkingTime projectTime() {
-        return projectTime;
+    /** What holds for the plan as a whole. */
+    public Frame frame() {
+        return frame(Plan.PROJECT);
     }
 
-    /** Working minutes of the project calendar at the project's start. */
-    public double workAtStart() {
-        return projectTime.work(Instants.of(plan.project().start()));
+    public WorkingTime projectTime() {
+        return frame().time();
+    }
+
+    /** What holds for the whole project that something belongs to, by its id. */
+    public Frame frame(String id) {
+        return frames.get(parts.of(id).code());
+    }
+
+    /** By what the random numbers of prices of a category are drawn. */
+    public String identityOfCategory(String category) {
+        return parts.identityOfCategory(category);
+    }
+
+    /** By what the random numbers of something are drawn. */
+    public String identity(String id) {
+        return parts.identity(id);
     }
 
     /** Planned duration in minutes of the activity's time map. */
@@ -192,11 +205,6 @@ public final class Network {
     public double expected(int position) {
         Work work = works[position];
         return work.done() + work.remaining();
-    }
-
-    /** The instant before which nothing that is still to be worked can start: project start or data date. */
-    public double earliest() {
-        return earliest(plan.project());
     }
 
     public boolean isHammock(int position) {

@@ -4,7 +4,6 @@ import app.tychon.core.calendar.WorkingTime;
 
 /** The plan without uncertainty: when everything that money or risks stand on begins and ends, and how long it takes. */
 public final class PlannedSpans {
-    private static final int MINUTES_PER_HOUR = 60;
 
     private final Network network;
     private final ForwardPass pass;
@@ -34,14 +33,14 @@ public final class PlannedSpans {
     public double clockMinutesLeft(String on) {
         if (network.branches().isBranch(on)) {
             int row = spans.row(on);
-            return isEmpty(row) ? 0 : ahead(spans.start[row][0], spans.finish[row][0]);
+            return isEmpty(row) ? 0 : ahead(on, spans.start[row][0], spans.finish[row][0]);
         }
         int i = network.position(on);
-        return ahead(lanes.start[i][0], lanes.finish[i][0]);
+        return ahead(on, lanes.start[i][0], lanes.finish[i][0]);
     }
 
-    private double ahead(double start, double finish) {
-        return Math.max(0, finish - Math.max(start, network.earliest()));
+    private double ahead(String on, double start, double finish) {
+        return Math.max(0, finish - Math.max(start, network.frame(on).earliest()));
     }
 
     /**
@@ -51,7 +50,8 @@ public final class PlannedSpans {
     public double duration(String on) {
         if (network.branches().isBranch(on)) {
             int row = spans.row(on);
-            return isEmpty(row) ? 0 : pass.projectWork(spans.finish[row][0]) - pass.projectWork(spans.start[row][0]);
+            Frame frame = network.frame(on);
+            return isEmpty(row) ? 0 : frame.work(spans.finish[row][0]) - frame.work(spans.start[row][0]);
         }
         int i = network.position(on);
         return network.isHammock(i) ? lanes.duration[i][0] : network.planned(i);
@@ -60,7 +60,7 @@ public final class PlannedSpans {
     /** The planned {@link #duration} in days of the calendar in which the days of an activity, a branch or the project count. */
     public double days(String on) {
         if (network.branches().isBranch(on)) {
-            return duration(on) / (network.plan().projectCalendar().hoursPerDay() * MINUTES_PER_HOUR);
+            return duration(on) / network.frame(on).day();
         }
         int position = network.position(on);
         return duration(on) / network.activity(position).minutesPerDay(network.calendar(position));
@@ -80,16 +80,16 @@ public final class PlannedSpans {
     public double done(String on) {
         if (network.branches().isBranch(on)) {
             int row = spans.row(on);
-            return isEmpty(row) ? 0 : done(network.projectTime(), spans.start[row][0], spans.finish[row][0]);
+            return isEmpty(row) ? 0 : done(on, network.frame(on).time(), spans.start[row][0], spans.finish[row][0]);
         }
         int i = network.position(on);
         return network.isHammock(i)
-                ? done(network.time(i), lanes.start[i][0], lanes.finish[i][0])
+                ? done(on, network.time(i), lanes.start[i][0], lanes.finish[i][0])
                 : network.work(i).done();
     }
 
-    private double done(WorkingTime time, double start, double finish) {
-        return Math.max(0, time.work(Math.min(network.earliest(), finish)) - time.work(start));
+    private double done(String on, WorkingTime time, double start, double finish) {
+        return Math.max(0, time.work(Math.min(network.frame(on).earliest(), finish)) - time.work(start));
     }
 
     /** Working minutes to be expected now: {@link #duration} as far as progress has not changed it. */

@@ -91,6 +91,6 @@ public record Aim(Quantity quantity, String of) {
     }
 
     private static double[] work(CompiledPlan plan, double[] instants) {
-        return Arrays.stream(instants).map(plan.pass()::projectWork).toArray();
+        return Arrays.stream(instants).map(plan.network().frame()::work).toArray();
     }
 }

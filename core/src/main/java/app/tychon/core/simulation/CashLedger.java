@@ -209,7 +209,7 @@ final class CashLedger {
     }
 
     private WorkingTime time(Place place) {
-        return place.isBranch() ? network.projectTime() : network.time(place.position());
+        return place.isBranch() ? network.frame(place.on()).time() : network.time(place.position());
     }
 
     /** The period that what starts at an instant falls into: at midnight, the one that begins. */

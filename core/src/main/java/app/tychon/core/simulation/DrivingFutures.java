@@ -1,5 +1,6 @@
 package app.tychon.core.simulation;
 
+import app.tychon.core.schedule.Frame;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.draws.Batch;
@@ -33,6 +34,7 @@ public record DrivingFutures(List<DatedPath> paths, int[] pathOf, double[] lengt
         double[] length = new double[settings.iterations()];
         Draws draws = new Draws(settings.seed(), settings.sampling());
         Batches batches = new Batches(settings, monitor);
+        Frame frame = network.frame();
         batches.run(
                 () -> {
                     BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
@@ -44,7 +46,7 @@ public record DrivingFutures(List<DatedPath> paths, int[] pathOf, double[] lengt
                         paths.add(trace, worker.lanes, first, count);
                         for (int k = 0; k < count; k++) {
                             double end = worker.lanes.finish[worker.lanes.last[k]][k];
-                            length[first + k] = plan.pass().projectWork(end);
+                            length[first + k] = frame.work(end);
                         }
                     };
                 },

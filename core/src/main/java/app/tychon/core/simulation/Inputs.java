@@ -290,6 +290,6 @@ public final class Inputs {
         for (String on : impact.impact().on()) {
             targets.addAll(RiskTargets.of(network, impact.impact().effect(), on));
         }
-        return targets.stream().map(impact::streamOf).toList();
+        return targets.stream().map(network::identity).map(impact::streamOf).toList();
     }
 }

@@ -36,7 +36,7 @@ public record RiskSize(double chance, double days, double money) {
         public Sizing(Network network) {
             this.network = network;
             spans = new PlannedSpans(network, new ForwardPass(network));
-            day = network.plan().projectCalendar().hoursPerDay() * 60;
+            day = network.frame().day();
             for (CostLine line : network.plan().costs()) {
                 amounts.put(line.id(), line.over(spans.days(line.on())).amount());
                 linesOn.put(line.id(), line.on());

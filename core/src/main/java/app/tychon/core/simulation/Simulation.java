@@ -1,5 +1,6 @@
 package app.tychon.core.simulation;
 
+import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.draws.Batch;
@@ -70,7 +71,7 @@ public final class Simulation {
         samples = new Samples(settings.iterations());
         outputs = OutputSamples.of(plan, settings.iterations());
         paths = new DrivingPaths(network, settings.iterations());
-        planDuration = network.projectTime().work(plan.schedule().finish()) - network.workAtStart();
+        planDuration = network.frame().work(plan.schedule().finish());
         int count = Math.min(PILOT, settings.iterations());
         BatchWorker pilot = new BatchWorker(plan, draws, count);
         pilot.iterate(pilot.batch(0, count), Witness.NONE);
@@ -148,10 +149,11 @@ public final class Simulation {
     }
 
     private ActivityResult.Percentiles percentiles(Output output) {
+        WorkingTime time = network.frame(output.id()).time();
         return new ActivityResult.Percentiles(
                 Sample.of(output.duration()).percentiles(),
-                DateSample.of(output.start(), network.projectTime()).percentiles(),
-                DateSample.of(output.finish(), network.projectTime()).percentiles());
+                DateSample.of(output.start(), time).percentiles(),
+                DateSample.of(output.finish(), time).percentiles());
     }
 
     /** Whether finish, cost and every watched finish are known well enough; the first that is not settles it. */

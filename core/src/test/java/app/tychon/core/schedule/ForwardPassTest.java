@@ -72,7 +72,9 @@ class ForwardPassTest {
             }
             if (next < 0) {
                 Activity first = network.activity(at);
-                double floor = network.time(at).startInstant(network.time(at).work(network.earliest()));
+                double floor = network.time(at)
+                        .startInstant(
+                                network.time(at).work(network.frame(first.id()).earliest()));
                 // History, and what goes on from the data date, is held by that.
                 boolean heldByDate =
                         first.constraint().isPresent() || first.progress().hasStarted();

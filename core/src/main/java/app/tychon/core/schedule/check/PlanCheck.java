@@ -57,7 +57,7 @@ public final class PlanCheck {
     }
 
     private void durations() {
-        double span = network.projectTime().work(schedule.finish()) - network.workAtStart();
+        double span = network.frame().work(schedule.finish());
         for (ScheduledActivity row : schedule.activities()) {
             int i = network.position(row.id());
             Activity activity = network.activity(i);

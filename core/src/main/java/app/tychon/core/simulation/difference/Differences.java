@@ -1,6 +1,5 @@
 package app.tychon.core.simulation.difference;
 
-import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Successors;
 import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.Draws;
@@ -143,8 +142,8 @@ public final class Differences<K> {
         Question question = questions.get(key);
         Samples its = samples.copy(iterations);
         question.patches().apply(its, iterations);
-        ForwardPass pass = plan.pass();
-        double[] duration = Arrays.stream(its.finish).map(pass::projectWork).toArray();
+        double[] duration =
+                Arrays.stream(its.finish).map(plan.network().frame()::work).toArray();
         CostSamples cost = its.cost(question.varied().plan, iterations);
         return new Outcomes(its.finish, duration, cost.totals(), cost.risk(), cost.planned() + cost.actions());
     }

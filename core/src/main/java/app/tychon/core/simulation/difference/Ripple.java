@@ -3,6 +3,7 @@ package app.tychon.core.simulation.difference;
 import app.tychon.core.schedule.BranchSpans;
 import app.tychon.core.schedule.CriticalTrace;
 import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Frame;
 import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Successors;
@@ -157,8 +158,9 @@ final class Ripple implements Dates {
         }
         starts(place, firsts);
         finishes(place, lasts);
+        Frame frame = network.frame(place.on());
         for (int k = 0; k < count; k++) {
-            out[k] = pass.projectWork(lasts[k]) - pass.projectWork(firsts[k]);
+            out[k] = frame.work(lasts[k]) - frame.work(firsts[k]);
         }
     }
 

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /**
  * Which estimates move together, and how their draws come about. Correlations that share members are realised as one
@@ -23,11 +24,21 @@ public final class Dependence {
     private final Map<String, Chances> chances = new HashMap<>();
     private final Map<String, double[][]> used = new HashMap<>();
 
-    private Dependence() {}
+    private final UnaryOperator<String> identity;
 
-    /** @param streams the own stream of each member that is uncertain, nothing for others */
-    public static Dependence of(List<Correlation> correlations, Function<String, Optional<RandomStream>> streams) {
-        Dependence dependence = new Dependence();
+    private Dependence(UnaryOperator<String> identity) {
+        this.identity = identity;
+    }
+
+    /**
+     * @param identity by what the random numbers of something are drawn
+     * @param streams the own stream of each member that is uncertain, nothing for others
+     */
+    public static Dependence of(
+            List<Correlation> correlations,
+            UnaryOperator<String> identity,
+            Function<String, Optional<RandomStream>> streams) {
+        Dependence dependence = new Dependence(identity);
         for (List<Correlation> joined : joined(correlations)) {
             if (joined.size() == 1 && joined.get(0).coefficient().orElse(-1) >= 0) {
                 dependence.addGroup(joined.get(0), streams);
@@ -58,7 +69,7 @@ public final class Dependence {
     }
 
     private void addGroup(Correlation group, Function<String, Optional<RandomStream>> streams) {
-        RandomStream common = RandomStream.of(RandomStream.Role.CORRELATION, group.id());
+        RandomStream common = RandomStream.of(RandomStream.Role.CORRELATION, identity.apply(group.id()));
         double normal = RankCorrelation.toNormal(group.coefficient().getAsDouble());
         for (String member : group.members()) {
             streams.apply(member).ifPresent(own -> chances.put(member, FactorChances.of(common, own, normal)));
@@ -87,7 +98,8 @@ public final class Dependence {
             used.put(correlation.id(), part(possible, correlation.members(), rows));
         }
         List<RandomStream> own = members.stream()
-                .map(m -> streams.apply(m).orElseGet(() -> RandomStream.of(RandomStream.Role.CORRELATION, m)))
+                .map(m -> streams.apply(m)
+                        .orElseGet(() -> RandomStream.of(RandomStream.Role.CORRELATION, identity.apply(m))))
                 .toList();
         MatrixChances.Mixture mixture = new MatrixChances.Mixture(
                 own,

@@ -3,6 +3,7 @@ package app.tychon.core.simulation.engine;
 import app.tychon.core.schedule.BranchSpans;
 import app.tychon.core.schedule.CriticalTrace;
 import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Frame;
 import app.tychon.core.schedule.Lanes;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.draws.Batch;
@@ -21,6 +22,7 @@ public final class BatchWorker {
     private final CompiledPlan plan;
     private final Network network;
     private final ForwardPass pass;
+    private final Frame frame;
     private final Batch none;
 
     /** @param width most iterations at a time */
@@ -29,6 +31,7 @@ public final class BatchWorker {
         none = new Batch(draws, 0, 0, new Scratch());
         network = plan.network();
         pass = plan.pass();
+        frame = plan.network().frame();
         lanes = new Lanes(network.size(), width);
         spans = new BranchSpans(network, width);
         strikes = plan.risks().space();
@@ -82,7 +85,7 @@ public final class BatchWorker {
 
     /** Working minutes of the project calendar from the project's start to that. */
     public double duration(int lane) {
-        return pass.projectWork(finish(lane));
+        return frame.work(finish(lane));
     }
 
     /** Instant at which the first activity of the project starts in a lane. */

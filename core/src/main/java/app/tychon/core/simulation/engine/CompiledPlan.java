@@ -72,7 +72,9 @@ public final class CompiledPlan {
         Network network = parts.network();
         Variation variation = parts.variation();
         dependence = Dependence.of(
-                variation.correlations() ? network.plan().correlations() : List.of(), this::independentStream);
+                variation.correlations() ? network.plan().correlations() : List.of(),
+                network::identity,
+                this::independentStream);
         durations = new UncertainInput[network.size()];
         for (int i = 0; i < durations.length; i++) {
             durations[i] = varied(i);
@@ -106,13 +108,7 @@ public final class CompiledPlan {
 
     private CostModel money() {
         return CostCompiler.compile(
-                network(),
-                parts.pass(),
-                parts.money(),
-                parts.variation(),
-                amounts,
-                List.copyOf(rates.values()),
-                risks.money());
+                network(), parts.money(), parts.variation(), amounts, List.copyOf(rates.values()), risks.money());
     }
 
     /** The cost lines among the money, as planned. */
@@ -209,7 +205,7 @@ public final class CompiledPlan {
         return estimate.filter(e -> !isOver)
                 .filter(e -> e.basis() != Basis.FACTOR || planned > 0)
                 .map(e -> new UncertainInput(
-                        RandomStream.of(RandomStream.Role.DURATION, activity.id()),
+                        RandomStream.of(RandomStream.Role.DURATION, network.identity(activity.id())),
                         tables.notBelowZero(e.shape()),
                         activity.minutesEach(e.basis(), network.calendar(position)) * share))
                 .orElseGet(() -> UncertainInput.certain(work.remaining()));

@@ -5,7 +5,6 @@ import app.tychon.core.model.Basis;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Escalation;
 import app.tychon.core.model.Estimates;
-import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.draws.RandomStream;
 import app.tychon.core.simulation.draws.ShapeTables;
@@ -32,7 +31,6 @@ public final class CostCompiler {
      */
     public static CostModel compile(
             Network network,
-            ForwardPass pass,
             CostItems.Made made,
             Variation variation,
             Map<String, UncertainInput> amounts,
@@ -44,7 +42,7 @@ public final class CostCompiler {
                         .withScaled(hits.scaled().getOrDefault(item.id(), List.of())))
                 .toList();
         return new CostModel(
-                pass,
+                network,
                 items,
                 added(network, hits.added(), owners),
                 rates,
@@ -74,7 +72,7 @@ public final class CostCompiler {
                             .of(line)
                             .filter(e -> !finished)
                             .map(e -> new UncertainInput(
-                                    RandomStream.of(RandomStream.Role.COST, line.id()),
+                                    RandomStream.of(RandomStream.Role.COST, network.identity(line.id())),
                                     tables.of(e.shape()),
                                     e.basis() == Basis.FACTOR ? amount : left))
                             .orElseGet(() -> UncertainInput.certain(amount)));
@@ -89,7 +87,9 @@ public final class CostCompiler {
             rates.put(
                     one.category(),
                     new UncertainInput(
-                            RandomStream.of(RandomStream.Role.PRICE, one.category()), tables.of(one.perYear()), 1));
+                            RandomStream.of(RandomStream.Role.PRICE, network.identityOfCategory(one.category())),
+                            tables.of(one.perYear()),
+                            1));
         }
         return rates;
     }

@@ -83,7 +83,8 @@ public final class CostItems {
         CostLine line = said.over(said.perDay().isPresent() ? planned.days(said.on()) : 0);
         Place place = Place.of(network, line.on());
         double variable = 1 - line.fixedShare();
-        Prices prices = rising(Prices.constant(base(), place.time(network)), line.category());
+        Prices prices =
+                rising(Prices.constant(network.frame(place.on()).start(), place.time(network)), line.category());
         CostItem item = item(line.id(), place, line.amount(), variable, prices, parts(line, place));
         if (line.isUnderWay()) {
             double spent = line.spent().orElse(0.0);
@@ -108,7 +109,7 @@ public final class CostItems {
         Place place = Place.of(network, one.activity());
         double reference = highest(resource);
         double amount = PlannedCost.of(network, planned, one, resource, reference);
-        Prices constant = Prices.constant(base(), place.time(network));
+        Prices constant = Prices.constant(network.frame(place.on()).start(), place.time(network));
         Prices prices = rising(
                 resource.rates().isEmpty()
                         ? constant
@@ -153,16 +154,12 @@ public final class CostItems {
                 0,
                 false,
                 0,
-                network.earliest(),
+                network.frame(place.on()).earliest(),
                 prices,
                 PlannedLevel.NONE,
                 parts,
                 owner,
                 List.of());
-    }
-
-    private double base() {
-        return Instants.of(network.plan().project().start());
     }
 
     private Prices rising(Prices prices, String category) {

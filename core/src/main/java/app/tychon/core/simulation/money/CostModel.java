@@ -1,8 +1,9 @@
 package app.tychon.core.simulation.money;
 
 import app.tychon.core.schedule.BranchSpans;
-import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Frame;
 import app.tychon.core.schedule.Lanes;
+import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.UncertainInput;
 import app.tychon.core.simulation.risk.Hit;
@@ -32,7 +33,7 @@ public final class CostModel {
         void added(int index, AddedCost one);
     }
 
-    private final ForwardPass pass;
+    private final Network network;
     private final List<CostItem> items;
     private final List<AddedCost> added;
     private final List<UncertainInput> rates;
@@ -46,14 +47,14 @@ public final class CostModel {
      * @param actions what others cost in every iteration
      */
     CostModel(
-            ForwardPass pass,
+            Network network,
             List<CostItem> items,
             List<AddedCost> added,
             List<UncertainInput> rates,
             Map<String, Integer> owners,
             double decided,
             double actions) {
-        this.pass = pass;
+        this.network = network;
         this.items = items;
         this.added = added;
         this.rates = rates;
@@ -222,8 +223,9 @@ public final class CostModel {
             return;
         }
         int row = spans.row(item.place().on());
+        Frame frame = network.frame(item.place().on());
         for (int k = 0; k < count; k++) {
-            out[k] = pass.projectWork(spans.finish[row][k]) - pass.projectWork(spans.start[row][k]);
+            out[k] = frame.work(spans.finish[row][k]) - frame.work(spans.start[row][k]);
         }
     }
 }

@@ -20,6 +20,6 @@ public record Place(int position, String on) {
 
     /** The time map in which work there counts. */
     WorkingTime time(Network network) {
-        return isBranch() ? network.projectTime() : network.time(position);
+        return isBranch() ? network.frame(on).time() : network.time(position);
     }
 }

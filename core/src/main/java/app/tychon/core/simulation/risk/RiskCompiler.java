@@ -97,8 +97,9 @@ public final class RiskCompiler {
                         risk,
                         index,
                         risk.exclusiveGroup()
-                                .map(group -> RandomStream.of(RandomStream.Role.EXCLUSION, group))
-                                .orElseGet(() -> RandomStream.of(RandomStream.Role.OCCURRENCE, risk.id())),
+                                .map(group -> RandomStream.of(RandomStream.Role.EXCLUSION, network.identity(group)))
+                                .orElseGet(() ->
+                                        RandomStream.of(RandomStream.Role.OCCURRENCE, network.identity(risk.id()))),
                         chance[0],
                         never ? chance[0] : chance[1],
                         after.map(other -> compiled.get(other.id()).index()).orElse(-1),
@@ -116,8 +117,8 @@ public final class RiskCompiler {
         for (int i = 0; i < effects.size(); i++) {
             Impact impact = effects.get(i);
             // By what it does to whom, so that an impact keeps its draws when others are added or moved.
-            String identity = risk.id() + "\n" + impact.effect() + "\n"
-                    + impact.on().stream().sorted().collect(Collectors.joining("\n"));
+            String identity = network.identity(risk.id()) + "\n" + impact.effect() + "\n"
+                    + impact.on().stream().map(network::identity).sorted().collect(Collectors.joining("\n"));
             while (!identities.add(identity)) {
                 identity += "\n+";
             }
@@ -141,7 +142,7 @@ public final class RiskCompiler {
         Impact.Effect effect = impact.impact().effect();
         Basis basis = impact.impact().distribution().basis();
         for (String id : RiskTargets.of(network, effect, target)) {
-            RandomStream stream = impact.streamOf(id);
+            RandomStream stream = impact.streamOf(network.identity(id));
             if (effect.isOnTime()) {
                 int i = network.position(id);
                 double unit = effect.isScale() ? 1 : network.activity(i).minutesEach(basis, network.calendar(i));
@@ -154,7 +155,7 @@ public final class RiskCompiler {
     }
 
     private Times times(Risk risk, Recurrence recurrence, List<Impact> effects) {
-        RandomStream stream = RandomStream.of(RandomStream.Role.COUNT, risk.id());
+        RandomStream stream = RandomStream.of(RandomStream.Role.COUNT, network.identity(risk.id()));
         if (recurrence instanceof Recurrence.Count count) {
             return new Times.Drawn(new UncertainInput(stream, tables.notBelowZero(count.shape()), 1));
         }

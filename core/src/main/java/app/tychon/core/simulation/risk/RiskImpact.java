@@ -21,7 +21,7 @@ public record RiskImpact(
         return impact.draw() == Impact.Draw.SHARED;
     }
 
-    /** The draw of one target. */
+    /** The draw of one target, by its identity. */
     public RandomStream streamOf(String target) {
         return isShared() ? stream : RandomStream.of(RandomStream.Role.IMPACT, identity + "\n" + target);
     }

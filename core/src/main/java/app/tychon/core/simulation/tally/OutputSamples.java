@@ -3,7 +3,7 @@ package app.tychon.core.simulation.tally;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.WbsNode;
 import app.tychon.core.schedule.BranchSpans;
-import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Frame;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.CompiledPlan;
@@ -31,7 +31,6 @@ public final class OutputSamples {
 
     private final CompiledPlan plan;
     private final Network network;
-    private final ForwardPass pass;
     private final BranchSpans rows;
     /** Rows of the money that stands on a branch or anything beneath it. */
     private final Map<String, List<Integer>> money = new HashMap<>();
@@ -41,7 +40,6 @@ public final class OutputSamples {
     private OutputSamples(CompiledPlan plan) {
         this.plan = plan;
         network = plan.network();
-        pass = plan.pass();
         rows = new BranchSpans(network, 1);
         plan.costs().owners().forEach((owner, row) -> {
             String branch = network.branches().isBranch(owner)
@@ -143,10 +141,11 @@ public final class OutputSamples {
     private void addBranch(Kept one, BranchSpans spans, int first, int count) {
         double[] starts = spans.start[one.row()];
         double[] finishes = spans.finish[one.row()];
+        Frame frame = network.frame(one.output().id());
         for (int k = 0; k < count; k++) {
             one.output().start()[first + k] = starts[k];
             one.output().finish()[first + k] = finishes[k];
-            one.output().duration()[first + k] = pass.projectWork(finishes[k]) - pass.projectWork(starts[k]);
+            one.output().duration()[first + k] = frame.work(finishes[k]) - frame.work(starts[k]);
         }
     }
 
@@ -166,7 +165,7 @@ public final class OutputSamples {
                 .filter(one ->
                         one.position() >= 0 && network.activity(one.position()).watch())
                 .map(one -> Arrays.stream(one.output().finish(), 0, count)
-                        .map(network.projectTime()::work)
+                        .map(network.frame(one.output().id()).time()::work)
                         .toArray())
                 .toList();
     }

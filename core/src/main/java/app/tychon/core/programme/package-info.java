@@ -1,0 +1,2 @@
+/** Several projects calculated as one: what ties them, and the plan that they make together. */
+package app.tychon.core.programme;
