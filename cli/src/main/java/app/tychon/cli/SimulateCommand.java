@@ -15,13 +15,10 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.simulation.settings.Variation.RiskSetting;
-import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.changes.Laid;
 import app.tychon.exchange.changes.ScenarioPlan;
 import app.tychon.exchange.table.IterationsCsv;
-import java.io.BufferedInputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,7 +59,10 @@ final class SimulateCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "a project file, *.tychon.json")
+    @Parameters(
+            paramLabel = "FILE",
+            description =
+                    "a project file, *.tychon.json, or a programme file, *.programme.json, beside those of its projects")
     private Path file;
 
     @Option(
@@ -107,10 +107,9 @@ final class SimulateCommand implements Callable<Integer> {
     }
 
     private void simulate() throws IOException, BadInputException {
-        try (InputStream in = new BufferedInputStream(Files.newInputStream(file));
-                Attended attended = Attended.of(howMany.iterations())) {
+        try (Attended attended = Attended.of(howMany.iterations())) {
             RunSettings settings = howMany.settings();
-            Plan plan = ProjectFileReader.read(in);
+            Plan plan = PlanFiles.read(file);
             long began = System.nanoTime();
             List<Scenario> wanted = ScenarioRun.wanted(plan, scenarios);
             CompiledPlan compiled = compiled(plan);

@@ -58,6 +58,16 @@ class SimulateTest {
     }
 
     @Test
+    void simulatesTheProjectsOfAProgrammeTogether() {
+        String programme = Path.of("..", "examples", "ridge.programme.json").toString();
+        assertThat(run("simulate", programme, "--iterations", "1000")).isZero();
+        assertThat(out.toString())
+                .contains("Ridge programme: 1,000 iterations")
+                .contains("KR:R12")
+                .contains("VC:W01");
+    }
+
+    @Test
     void writesAllResultsAsJson() throws IOException {
         JsonNode root = json("--iterations", "5000", "--seed", "3");
         assertThat(root.at("/iterations").asInt()).isEqualTo(5000);

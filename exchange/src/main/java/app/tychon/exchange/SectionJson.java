@@ -49,7 +49,8 @@ public record SectionJson<T>(
             where(Sections.ESCALATION, MoneyJson::write, MoneyJson::escalation),
             where(Sections.FUNDING, MoneyJson::write, MoneyJson::funding),
             where(Sections.SCENARIOS, ScenarioJson::write, ScenarioJson::read),
-            where(Sections.BRIEFS, BriefJson::write, BriefJson::read));
+            where(Sections.BRIEFS, BriefJson::write, BriefJson::read),
+            where(Sections.PARTS, PartJson::write, PartJson::read));
 
     private static <T> SectionJson<T> of(
             Section<T> section, Function<T, ObjectNode> write, Function<JsonCursor, T> read) {

@@ -23,7 +23,7 @@ public final class WorkJson {
     private WorkJson() {}
 
     public static Project project(JsonCursor at) {
-        at.allow(Set.of("id", "name", "currency", "start", "dataDate", "calendar", "lagCalendar", "targets"));
+        at.allow(Set.of("id", "name", "currency", "start", "dataDate", "calendar", "lagCalendar", "targets", "draws"));
         return new Project(
                 at.get("id").text(),
                 at.get("name").text(),
@@ -32,7 +32,8 @@ public final class WorkJson {
                 at.optional("dataDate", JsonCursor::dateTime),
                 at.get("calendar").text(),
                 at.optional("lagCalendar", Words::lagCalendar).orElse(LagCalendar.PREDECESSOR),
-                at.optional("targets", WorkJson::targets).orElse(Targets.NONE));
+                at.optional("targets", WorkJson::targets).orElse(Targets.NONE),
+                at.optional("draws", JsonCursor::text).orElse(""));
     }
 
     public static String currency(JsonCursor at) {
@@ -43,7 +44,7 @@ public final class WorkJson {
         return code;
     }
 
-    private static Targets targets(JsonCursor at) {
+    public static Targets targets(JsonCursor at) {
         at.allow(Set.of("finish", "cost", "confidence"));
         return new Targets(
                 at.optional("finish", JsonCursor::dateTime),
@@ -116,6 +117,11 @@ public final class WorkJson {
 
     public static Link link(JsonCursor at) {
         at.allow(Set.of("from", "to", "type", "lag"));
+        return linkIn(at);
+    }
+
+    /** What an object says of a link, whatever else it says. */
+    public static Link linkIn(JsonCursor at) {
         return new Link(
                 at.get("from").text(),
                 at.get("to").text(),
@@ -132,10 +138,18 @@ public final class WorkJson {
         project.dataDate().ifPresent(date -> node.put("dataDate", date.toString()));
         node.put("calendar", project.calendar());
         node.put("lagCalendar", Words.of(project.lagCalendar()));
-        ObjectNode targets = node.putObject("targets");
-        project.targets().finish().ifPresent(finish -> targets.put("finish", finish.toString()));
-        project.targets().cost().ifPresent(cost -> Numbers.put(targets, "cost", cost));
-        targets.put("confidence", project.targets().confidence());
+        node.set("targets", write(project.targets()));
+        if (!project.draws().isEmpty()) {
+            node.put("draws", project.draws());
+        }
+        return node;
+    }
+
+    public static ObjectNode write(Targets targets) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        targets.finish().ifPresent(finish -> node.put("finish", finish.toString()));
+        targets.cost().ifPresent(cost -> Numbers.put(node, "cost", cost));
+        node.put("confidence", targets.confidence());
         return node;
     }
 

@@ -75,7 +75,7 @@ final class Bought {
     private static double instant(Scene scene, double duration) {
         return scene.odds()
                 .time()
-                .finishInstant(scene.ground().compiled().network().workAtStart() + duration);
+                .finishInstant(scene.ground().compiled().network().frame().workAtStart() + duration);
     }
 
     private static String finish(Scene scene, Best best) {

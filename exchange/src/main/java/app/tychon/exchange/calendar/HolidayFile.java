@@ -60,7 +60,8 @@ public final class HolidayFile {
         }
     }
 
-    private static List<CalendarException> closures(VEvent event, LocalDate from, LocalDate to) {
+    private static List<CalendarException> closures(VEvent event, LocalDate from, LocalDate to)
+            throws UnreadableCalendarException {
         DtStart<Temporal> start = event.getDateTimeStart();
         if (start == null || !(start.getDate() instanceof LocalDate)) {
             return List.of();
@@ -69,13 +70,21 @@ public final class HolidayFile {
                 event.getSummary() == null ? "" : event.getSummary().getValue().strip();
         String name = title.length() > LONGEST_NAME ? title.substring(0, LONGEST_NAME) : title;
         List<CalendarException> closures = new ArrayList<>();
-        for (Period<LocalDate> period : event.<LocalDate>calculateRecurrenceSet(new Period<>(from, to.plusDays(1)))) {
-            LocalDate first = period.getStart();
-            // The end of an all-day event is the morning after it.
-            LocalDate last = period.getEnd().isAfter(first) ? period.getEnd().minusDays(1) : first;
-            if (!last.isBefore(from) && !first.isAfter(to)) {
-                closures.add(new CalendarException(first, last, name, List.of()));
+        try {
+            for (Period<LocalDate> period :
+                    event.<LocalDate>calculateRecurrenceSet(new Period<>(from, to.plusDays(1)))) {
+                LocalDate first = period.getStart();
+                // The end of an all-day event is the morning after it.
+                LocalDate last =
+                        period.getEnd().isAfter(first) ? period.getEnd().minusDays(1) : first;
+                if (!last.isBefore(from) && !first.isAfter(to)) {
+                    closures.add(new CalendarException(first, last, name, List.of()));
+                }
             }
+        } catch (RuntimeException e) {
+            // The library throws what its parts throw, whatever the event asks of them.
+            throw new UnreadableCalendarException("The event \"" + name
+                    + "\" begins on a day, but how long it lasts or how it" + " is repeated cannot be told in days.");
         }
         return closures;
     }

@@ -56,6 +56,13 @@ class CalendarFilesTest {
     }
 
     @Test
+    void aDayThatLastsUntilAnHourIsRefusedByName() {
+        assertThatThrownBy(() -> read(event("DTSTART;VALUE=DATE:20280501\r\nDURATION:PT5S\r\nSUMMARY:May day\r\n")))
+                .isInstanceOf(UnreadableCalendarException.class)
+                .hasMessageContaining("\"May day\" begins on a day");
+    }
+
+    @Test
     void whatIsWrittenIsReadBack() throws Exception {
         CalendarDefinition calendar = PlanBuilder.fiveDayWeek(
                 "std",
