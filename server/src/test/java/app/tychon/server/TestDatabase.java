@@ -1,6 +1,5 @@
 package app.tychon.server;
 
-import app.tychon.server.database.DatabaseAddress;
 import app.tychon.server.database.OwnDatabase;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -15,16 +14,16 @@ public final class TestDatabase {
     public static final String MACHINE_KEY = "key-of-the-machine-under-test";
 
     private static final class Usual {
-        static final DatabaseAddress ADDRESS = start();
+        static final OwnDatabase DATABASE = start();
     }
 
     private static final class Peopled {
-        static final DatabaseAddress ADDRESS = start();
+        static final OwnDatabase DATABASE = start();
     }
 
     private TestDatabase() {}
 
-    private static DatabaseAddress start() {
+    private static OwnDatabase start() {
         try {
             Path folder = Files.createTempDirectory("tychon-test");
             OwnDatabase database = OwnDatabase.start(folder);
@@ -32,7 +31,7 @@ public final class TestDatabase {
                 database.close();
                 FileSystemUtils.deleteRecursively(folder.toFile());
             }));
-            return database.address();
+            return database;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -40,18 +39,20 @@ public final class TestDatabase {
 
     /** Points the application under test to it. */
     public static void use(DynamicPropertyRegistry registry) {
-        use(registry, Usual.ADDRESS);
+        use(registry, Usual.DATABASE);
     }
 
     /** Points the application under test to the one in which people have accounts. */
     public static void usePeopled(DynamicPropertyRegistry registry) {
-        use(registry, Peopled.ADDRESS);
+        use(registry, Peopled.DATABASE);
     }
 
-    private static void use(DynamicPropertyRegistry registry, DatabaseAddress address) {
-        registry.add("spring.datasource.url", address::url);
-        registry.add("spring.datasource.username", address::user);
-        registry.add("spring.datasource.password", address::password);
+    private static void use(DynamicPropertyRegistry registry, OwnDatabase database) {
+        registry.add("spring.datasource.url", database.work()::url);
+        registry.add("spring.datasource.username", database.work()::user);
+        registry.add("spring.datasource.password", database.work()::password);
+        registry.add("spring.flyway.user", database.address()::user);
+        registry.add("spring.flyway.password", database.address()::password);
         registry.add("tychon.secret", () -> "a secret of tests");
         registry.add("tychon.machine-key", () -> MACHINE_KEY);
     }

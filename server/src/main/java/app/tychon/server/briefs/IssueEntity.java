@@ -24,10 +24,11 @@ public class IssueEntity {
     private int runNumber;
     private LocalDateTime issuedAt;
     private String issuedBy;
+    private long bytes;
 
     protected IssueEntity() {}
 
-    IssueEntity(UUID projectId, String brief, int number, String title, RunView run, String person) {
+    IssueEntity(UUID projectId, String brief, int number, String title, RunView run, String person, long bytes) {
         id = Ids.next();
         this.projectId = projectId;
         this.brief = brief;
@@ -37,6 +38,7 @@ public class IssueEntity {
         runNumber = run.number();
         issuedAt = LocalDateTime.now(ZoneOffset.UTC);
         issuedBy = person;
+        this.bytes = bytes;
     }
 
     UUID id() {

@@ -11,6 +11,7 @@ import app.tychon.server.edits.Editor;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.runs.RunHolder;
+import app.tychon.server.storage.ProjectStorage;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -32,6 +33,7 @@ class Issues implements RunHolder {
     private final BriefPages pages;
     private final IssueRecords records;
     private final ProjectRepository projects;
+    private final ProjectStorage storage;
     private final TransactionTemplate transaction;
     private final ObjectMapper json;
 
@@ -39,17 +41,20 @@ class Issues implements RunHolder {
             BriefPages pages,
             IssueRecords records,
             ProjectRepository projects,
+            ProjectStorage storage,
             TransactionTemplate transaction,
             ObjectMapper json) {
         this.pages = pages;
         this.records = records;
         this.projects = projects;
+        this.storage = storage;
         this.transaction = transaction;
         this.json = json;
     }
 
     /** Issues a brief as it is now. */
     IssueView issue(Editor editor, String brief) {
+        storage.checkRoom(editor.project());
         Whole whole = pages.whole(editor.project(), brief);
         Page page = whole.page();
         byte[] shown;
@@ -70,7 +75,8 @@ class Issues implements RunHolder {
                     records.nextNumber(editor.project()),
                     page.title(),
                     whole.run(),
-                    editor.person());
+                    editor.person(),
+                    (long) shown.length + html.length + pdf.length + docx.length);
             records.insert(issue, new IssueDataEntity(issue.id(), shown, html, pdf, docx));
             return view(issue);
         });

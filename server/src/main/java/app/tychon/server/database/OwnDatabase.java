@@ -31,6 +31,7 @@ public final class OwnDatabase implements AutoCloseable {
     private static final Duration FIRST_PAUSE = Duration.ofSeconds(1);
     private static final Duration LONGEST_PAUSE = Duration.ofMinutes(1);
     private static final String NAME = "tychon";
+    private static final String WORKER = "tychon_work";
 
     /** Why no database can be had, in one sentence. */
     public static final class Unusable extends RuntimeException {
@@ -120,8 +121,14 @@ public final class OwnDatabase implements AutoCloseable {
         return file;
     }
 
+    /** As its owner, who changes tables. */
     public DatabaseAddress address() {
         return address;
+    }
+
+    /** As whoever works with what is in the tables, and changes none. */
+    public DatabaseAddress work() {
+        return address.as(WORKER);
     }
 
     /** Shuts the server down cleanly and waits for it. */
@@ -209,8 +216,10 @@ public final class OwnDatabase implements AutoCloseable {
                 CREATE DATABASE IF NOT EXISTS %1$s CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;
                 CREATE OR REPLACE USER '%1$s'@'127.0.0.1' IDENTIFIED BY '%2$s';
                 GRANT ALL PRIVILEGES ON %1$s.* TO '%1$s'@'127.0.0.1';
+                CREATE OR REPLACE USER '%3$s'@'127.0.0.1' IDENTIFIED BY '%2$s';
+                GRANT SELECT, INSERT, UPDATE, DELETE ON %1$s.* TO '%3$s'@'127.0.0.1';
                 """
-                        .formatted(NAME, password));
+                        .formatted(NAME, password, WORKER));
         // A session of its own keeps the terminal's Ctrl-C from it: the application shuts it down when it is done.
         List<String> command = new ArrayList<>(List.of(
                 "setsid",

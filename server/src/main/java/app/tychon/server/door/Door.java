@@ -115,7 +115,7 @@ class Door {
                 .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
                                 DispatcherType.ASYNC, DispatcherType.ERROR, DispatcherType.FORWARD)
                         .permitAll()
-                        .requestMatchers("/api/me", "/api/session", "/api/join/*")
+                        .requestMatchers("/api/me", "/api/session", "/api/lost", "/api/join/*")
                         .permitAll()
                         .requestMatchers("/metrics")
                         .access((asking, request) -> new AuthorizationDecision(people.administer()))

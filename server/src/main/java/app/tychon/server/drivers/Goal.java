@@ -112,7 +112,7 @@ final class Goal {
 
     private LocalDateTime instant(double work) {
         CompiledPlan plan = run.compiled();
-        return Instants.toCivil(run.time().finishInstant(plan.network().workAtStart() + work));
+        return Instants.toCivil(run.time().finishInstant(plan.network().frame().workAtStart() + work));
     }
 
     /** A date, or days or money, as a value. */
@@ -121,7 +121,7 @@ final class Goal {
             if (told.date() == null) {
                 throw new IllegalArgumentException("date: a date is needed for what ends or begins");
             }
-            return run.compiled().pass().projectWork(Instants.of(told.date()));
+            return run.compiled().network().frame().work(Instants.of(told.date()));
         }
         if (told.amount() == null) {
             throw new IllegalArgumentException("amount: a number is needed for a duration or a cost");
@@ -136,7 +136,8 @@ final class Goal {
             return Optional.empty();
         }
         return switch (aim.quantity()) {
-            case FINISH -> targets.finish().map(date -> run.compiled().pass().projectWork(Instants.of(date)));
+            case FINISH ->
+                targets.finish().map(date -> run.compiled().network().frame().work(Instants.of(date)));
             case COST -> targets.cost();
             case START, DURATION -> Optional.empty();
         };

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.stereotype.Repository;
@@ -24,7 +23,6 @@ class ChangeLog {
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
     private static final int LONGEST_LABEL = 300;
     private static final int MOST_SEARCHED = 5_000;
-    private static final Pattern ACCOUNT = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     private final EntityManager entities;
 
@@ -102,11 +100,6 @@ class ChangeLog {
                 .getResultList();
     }
 
-    /** The account of whoever made an edit; nothing where nobody had one. */
-    static Optional<UUID> account(String person) {
-        return ACCOUNT.matcher(person).matches() ? Optional.of(UUID.fromString(person)) : Optional.empty();
-    }
-
     /** The last edits of a project that a filter lets through, newest first. */
     List<EditView> last(UUID project, String reader, HistoryFilter filter, int most) {
         return entities.createQuery(
@@ -173,7 +166,7 @@ class ChangeLog {
                         .changes()
                         .forEach(change -> touches.putIfAbsent(
                                 List.of(change.section(), change.key()),
-                                new Touch(entity.madeAt(), person.equals(entity.person())))));
+                                new Touch(entity.madeAt(), person.equals(entity.person()), entity.person(), null))));
         return touches;
     }
 

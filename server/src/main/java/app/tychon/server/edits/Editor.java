@@ -1,5 +1,6 @@
 package app.tychon.server.edits;
 
+import app.tychon.server.rights.Who;
 import app.tychon.server.web.Headers;
 import jakarta.annotation.Nullable;
 import java.util.Optional;
@@ -16,6 +17,16 @@ public record Editor(UUID project, String person, Optional<Long> seen) {
     public static final String PERSON = Headers.PERSON;
 
     private static final int LONGEST = 60;
+
+    /**
+     * Who makes the request that is being answered: their account.
+     *
+     * @param key of their browser, which tells who they are where nobody has an account
+     */
+    @Nullable
+    public static String person(@Nullable String key) {
+        return Who.accountNow().map(UUID::toString).orElse(key);
+    }
 
     public static Editor of(UUID project, @Nullable String person, @Nullable String ifMatch) {
         String name = person == null || person.isBlank() ? "somebody" : person.strip();

@@ -1,7 +1,6 @@
 package app.tychon.server.edits;
 
 import app.tychon.server.problems.NotFoundException;
-import app.tychon.server.rights.Who;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -44,7 +43,7 @@ class EditorOfRequest implements HandlerMethodArgumentResolver, WebMvcConfigurer
                 request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
         return Editor.of(
                 project(String.valueOf(path.get("id"))),
-                Who.accountNow().map(UUID::toString).orElseGet(() -> request.getHeader(Editor.PERSON)),
+                Editor.person(request.getHeader(Editor.PERSON)),
                 request.getHeader(HttpHeaders.IF_MATCH));
     }
 

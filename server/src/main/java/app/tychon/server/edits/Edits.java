@@ -2,6 +2,8 @@ package app.tychon.server.edits;
 
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.Project;
+import app.tychon.core.model.Sections;
 import app.tychon.exchange.changes.ChangeSet;
 import app.tychon.exchange.changes.ChangedMeanwhile;
 import app.tychon.exchange.changes.Clash;
@@ -19,12 +21,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,6 +40,10 @@ public class Edits {
 
     private final ProjectRepository projects;
     private final PlanStore plans;
+    /** Sections that a programme has of its own. */
+    private static final Set<String> OF_A_PROGRAMME = Set.of(
+            Sections.PROJECT.name(), Sections.SCENARIOS.name(), Sections.BRIEFS.name(), Sections.ACCEPTED.name());
+
     private final ChangeLog log;
     private final ApplicationEventPublisher events;
     private final ProjectTurns turns;
@@ -81,6 +86,9 @@ public class Edits {
         LoadedPlan after = sound(before, project.revision() + 1, outcome.plan(), edit);
         ChangeSet changes = ChangeSet.between(before.plan(), after.plan());
         refuseClashes(editor, project, changes);
+        if (project.isProgramme() && how == State.DONE) {
+            refuseWhatItsProjectsSay(before.plan().project(), after.plan().project(), changes);
+        }
         if (!changes.changes().isEmpty()) {
             if (how == State.DONE) {
                 log.dropUndone(editor.project(), editor.person());
@@ -194,8 +202,8 @@ public class Edits {
     @Transactional(readOnly = true)
     List<EditView> history(Editor editor, HistoryFilter filter) {
         List<EditView> last = log.last(editor.project(), editor.person(), filter, HISTORY);
-        Map<UUID, String> names = namesOf(last.stream().map(EditView::person));
-        return last.stream().map(edit -> edit.by(nameOf(edit.person(), names))).toList();
+        Map<String, String> names = people.namesByKey(last.stream().map(EditView::person));
+        return last.stream().map(edit -> edit.by(names.get(edit.person()))).toList();
     }
 
     /** Makes the plan what it was after an edit, as one more edit, which can be taken back. */
@@ -217,14 +225,17 @@ public class Edits {
     @Transactional(readOnly = true)
     public List<ObjectEdit> historyOf(Editor editor, String section, String key) {
         List<ObjectEdit> last = log.ofObject(editor.project(), editor.person(), section, key, HISTORY);
-        Map<UUID, String> names = namesOf(last.stream().map(ObjectEdit::person));
-        return last.stream().map(edit -> edit.by(nameOf(edit.person(), names))).toList();
+        Map<String, String> names = people.namesByKey(last.stream().map(ObjectEdit::person));
+        return last.stream().map(edit -> edit.by(names.get(edit.person()))).toList();
     }
 
     /** When each object was edited last between two revisions of a project, by its section and key. */
     @Transactional(readOnly = true)
     public Map<List<String>, Touch> touches(Editor reader, long after, long until) {
-        return log.touches(reader.project(), reader.person(), after, until, MOST_TOUCHES);
+        Map<List<String>, Touch> touches = log.touches(reader.project(), reader.person(), after, until, MOST_TOUCHES);
+        Map<String, String> names = people.namesByKey(touches.values().stream().map(Touch::person));
+        touches.replaceAll((object, touch) -> touch.by(names.get(touch.person())));
+        return touches;
     }
 
     private ProjectEntity hold(Editor editor) {
@@ -250,25 +261,26 @@ public class Edits {
         List<Clash> clashes =
                 Clash.between(mine, meanwhile.stream().map(log::changes).toList());
         if (!clashes.isEmpty()) {
-            Map<UUID, String> names = namesOf(meanwhile.stream().map(ChangeSetEntity::person));
+            Map<String, String> names = people.namesByKey(meanwhile.stream().map(ChangeSetEntity::person));
             throw new ConflictException(
                     "This was changed meanwhile, in another window or by somebody else. Nothing of yours was stored yet: choose which of both stays.",
                     clashes.stream()
                             .map(clash -> ClashView.of(
                                     clash,
-                                    nameOf(meanwhile.get(clash.of()).person(), names),
+                                    names.get(meanwhile.get(clash.of()).person()),
                                     meanwhile.get(clash.of()).madeAt()))
                             .toList());
         }
     }
 
-    private Map<UUID, String> namesOf(Stream<String> persons) {
-        return people.names(
-                persons.flatMap(person -> ChangeLog.account(person).stream()).collect(Collectors.toSet()));
-    }
-
-    private static String nameOf(String person, Map<UUID, String> names) {
-        return ChangeLog.account(person).map(names::get).orElse(null);
+    /** Of its own a programme has its name and targets, scenarios, briefs, and findings that were accepted. */
+    private static void refuseWhatItsProjectsSay(Project before, Project after, ChangeSet changes) {
+        Project own = before.withName(after.name()).withTargets(after.targets());
+        if (!own.equals(after)
+                || changes.changes().stream().anyMatch(change -> !OF_A_PROGRAMME.contains(change.section()))) {
+            throw new ConflictException(
+                    "This is a programme: what its plan consists of is edited in its projects, and follows here at once. Nothing was changed.");
+        }
     }
 
     private static LoadedPlan sound(LoadedPlan before, long revision, Plan plan, Edit edit) {

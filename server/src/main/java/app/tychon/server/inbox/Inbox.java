@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -101,6 +102,15 @@ public class Inbox {
                         one.madeAt().toInstant(ZoneOffset.UTC),
                         one.read()))
                 .toList();
+    }
+
+    /** Every night: what is shown no longer. */
+    @Scheduled(cron = "0 12 3 * * *")
+    @Transactional
+    public void sweep() {
+        entities.createQuery("delete from NoticeEntity n where n.madeAt < :before")
+                .setParameter("before", LocalDateTime.now(ZoneOffset.UTC).minusDays(DAYS_KEPT))
+                .executeUpdate();
     }
 
     @Transactional

@@ -41,8 +41,11 @@ final class BackupCommands {
         try {
             DatabaseAddress address = own != null
                     ? own.address()
-                    : new DatabaseAddress(
-                            settings.databaseUrl().orElseThrow(), settings.databaseUser(), settings.databasePassword());
+                    : settings.databaseOwner()
+                            .orElseGet(() -> new DatabaseAddress(
+                                    settings.databaseUrl().orElseThrow(),
+                                    settings.databaseUser(),
+                                    settings.databasePassword()));
             long rows = Restore.into(address.url(), address.user(), address.password(), file);
             System.out.println("Restored: " + rows + " rows of " + file + ".");
         } catch (Restore.NotRestored e) {

@@ -60,45 +60,49 @@ public final class Launch {
             if (words.contains("--people")) {
                 context.getBean(ExamplePeople.class)
                         .add(demo)
-                        .forEach((name, link) ->
-                                System.out.println(name + " comes in by " + address(settings, context) + link));
+                        .forEach((name, link) -> System.out.println(name + " comes in by " + address(context) + link));
             }
         }
         if (people.areHere()) {
             people.adopt();
-            System.out.println("Tychon is ready: " + address(settings, context) + page);
+            System.out.println("Tychon is ready: " + address(context) + page);
         } else {
             String entrance = context.getBean(MachineKey.class).freshAddress();
-            System.out.println("Tychon is ready: " + address(settings, context) + entrance + "?to=" + page);
+            System.out.println("Tychon is ready: " + address(context) + entrance + "?to=" + page);
             System.out.println(
                     "The address is good once, and lets in nobody else; another is printed when it was used.");
         }
         System.out.println("Press Ctrl-C to stop it.");
     }
 
-    private static String address(Settings settings, ConfigurableApplicationContext context) {
-        return settings.url().map(URI::toString).orElseGet(() -> context.getEnvironment()
-                .getProperty("tychon.address"));
+    /** What people open. */
+    private static String address(ConfigurableApplicationContext context) {
+        return context.getEnvironment().getProperty("tychon.opened");
     }
 
     /** The server as the settings want it; it also tells commands of this machine where it is, as long as it runs. */
     static ConfigurableApplicationContext start(Settings settings) {
         int port = Ports.forHttp(settings.port());
-        DatabaseAddress database =
+        Databases database =
                 settings.databaseUrl().map(url -> outside(url, settings)).orElseGet(() -> own(settings));
         String address = "http://127.0.0.1:" + port;
         SpringApplication application = new SpringApplication(TychonApplication.class);
         Map<String, Object> properties = new HashMap<>(Map.of(
-                "spring.datasource.url", database.url(),
-                "spring.datasource.username", database.user(),
-                "spring.datasource.password", database.password(),
+                "spring.datasource.url", database.work().url(),
+                "spring.datasource.username", database.work().user(),
+                "spring.datasource.password", database.work().password(),
                 "tychon.examples", settings.examples().toString(),
                 "tychon.log", settings.data().resolve("log").toString(),
                 "tychon.address", address,
                 "server.address", settings.listen(),
                 "server.port", port));
+        properties.put("spring.flyway.user", database.owner().user());
+        properties.put("spring.flyway.password", database.owner().password());
+        properties.put("tychon.opened", settings.url().map(URI::toString).orElse(address));
+        properties.put("tychon.administrators-use-codes", settings.codes() && settings.overTls());
         properties.putAll(door(settings, port));
-        properties.putAll(settings.singleSignOn());
+        settings.projectStorage().ifPresent(size -> properties.put("tychon.project-storage", size));
+        properties.putAll(settings.services());
         application.setDefaultProperties(properties);
         ConfigurableApplicationContext context = application.run();
         RunningServer.tell(settings, address);
@@ -135,17 +139,21 @@ public final class Launch {
         }
     }
 
-    private static DatabaseAddress own(Settings settings) {
+    /** One database, as whoever works with it and as whoever changes its tables. */
+    private record Databases(DatabaseAddress work, DatabaseAddress owner) {}
+
+    private static Databases own(Settings settings) {
         OwnDatabase database = OwnDatabase.start(settings.data());
         // Runs after the application has let go of its connections.
         SpringApplication.getShutdownHandlers().add(database::close);
-        return database.address();
+        return new Databases(database.work(), database.address());
     }
 
-    private static DatabaseAddress outside(String url, Settings settings) {
+    private static Databases outside(String url, Settings settings) {
         try (Connection connection =
                 DriverManager.getConnection(url, settings.databaseUser(), settings.databasePassword())) {
-            return new DatabaseAddress(url, settings.databaseUser(), settings.databasePassword());
+            DatabaseAddress work = new DatabaseAddress(url, settings.databaseUser(), settings.databasePassword());
+            return new Databases(work, settings.databaseOwner().orElse(work));
         } catch (SQLException e) {
             throw new CannotStart("The database that TYCHON_DB_URL names cannot be reached: "
                     + String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason given"));

@@ -1,5 +1,6 @@
 package app.tychon.server.launch;
 
+import app.tychon.server.database.DatabaseAddress;
 import java.net.InetAddress;
 import java.net.URI;
 import java.net.UnknownHostException;
@@ -14,27 +15,34 @@ import java.util.OptionalInt;
  *
  * @param data where the application keeps its own database (TYCHON_DATA)
  * @param databaseUrl an outside database to use instead (TYCHON_DB_URL, with TYCHON_DB_USER and TYCHON_DB_PASSWORD)
+ * @param databaseOwner who changes its tables, where the user who works with it may not (TYCHON_DB_OWNER, with
+ *     TYCHON_DB_OWNER_PASSWORD)
  * @param port the port to serve on (TYCHON_PORT); otherwise 8080 or the next free one
  * @param hosts names the server is called by beside those of this machine, with commas between (TYCHON_HOSTS)
  * @param examples folder of example plans (TYCHON_EXAMPLES)
  * @param listen address to listen on (TYCHON_LISTEN); otherwise this machine alone
  * @param url what people open, where that is not this machine: of what stands in front of it (TYCHON_URL)
- * @param singleSignOn properties of the provider of single sign-on (TYCHON_OIDC_ISSUER with _CLIENT, _SECRET, _NAME); empty where
- *     there is none
  * @param secret with which secrets in the database are enciphered (TYCHON_SECRET); otherwise one of the data folder
+ * @param codes whether those who look after people must use one-time codes where people come over TLS (TYCHON_CODES says optional
+ *     where they need not)
+ * @param projectStorage what one project may keep of runs and briefs, such as 50GB (TYCHON_PROJECT_STORAGE)
+ * @param services properties of other services that it works with, as {@link Services} reads them
  */
 record Settings(
         Path data,
         Optional<String> databaseUrl,
         String databaseUser,
         String databasePassword,
+        Optional<DatabaseAddress> databaseOwner,
         OptionalInt port,
         String hosts,
         Path examples,
         String listen,
         Optional<URI> url,
         Optional<String> secret,
-        Map<String, Object> singleSignOn) {
+        boolean codes,
+        Optional<String> projectStorage,
+        Map<String, Object> services) {
 
     static Settings of(Map<String, String> environment) {
         return new Settings(
@@ -42,34 +50,31 @@ record Settings(
                 given(environment, "TYCHON_DB_URL"),
                 environment.getOrDefault("TYCHON_DB_USER", "tychon"),
                 environment.getOrDefault("TYCHON_DB_PASSWORD", ""),
+                given(environment, "TYCHON_DB_OWNER")
+                        .map(owner -> new DatabaseAddress(
+                                environment.getOrDefault("TYCHON_DB_URL", ""),
+                                owner,
+                                environment.getOrDefault("TYCHON_DB_OWNER_PASSWORD", ""))),
                 port(environment.get("TYCHON_PORT")),
                 environment.getOrDefault("TYCHON_HOSTS", ""),
                 Path.of(environment.getOrDefault("TYCHON_EXAMPLES", "examples")).toAbsolutePath(),
                 environment.getOrDefault("TYCHON_LISTEN", "127.0.0.1"),
                 given(environment, "TYCHON_URL").map(Settings::url),
                 given(environment, "TYCHON_SECRET"),
-                singleSignOn(environment));
+                !"optional".equals(environment.get("TYCHON_CODES")),
+                given(environment, "TYCHON_PROJECT_STORAGE").map(Settings::size),
+                Services.of(environment));
     }
 
-    private static Optional<String> given(Map<String, String> environment, String name) {
+    static Optional<String> given(Map<String, String> environment, String name) {
         return Optional.ofNullable(environment.get(name)).filter(text -> !text.isBlank());
     }
 
-    private static Map<String, Object> singleSignOn(Map<String, String> environment) {
-        Optional<String> issuer = given(environment, "TYCHON_OIDC_ISSUER");
-        if (issuer.isEmpty()) {
-            return Map.of();
+    private static String size(String text) {
+        if (!text.strip().matches("\\d{1,6}(MB|GB|TB)")) {
+            throw new CannotStart("TYCHON_PROJECT_STORAGE must be a size such as 50GB, not \"" + text + "\".");
         }
-        return Map.of(
-                "tychon.oidc.issuer", issuer.get(),
-                "tychon.oidc.client", needed(environment, "TYCHON_OIDC_CLIENT"),
-                "tychon.oidc.secret", needed(environment, "TYCHON_OIDC_SECRET"),
-                "tychon.oidc.name", given(environment, "TYCHON_OIDC_NAME").orElse("single sign-on"));
-    }
-
-    private static String needed(Map<String, String> environment, String name) {
-        return given(environment, name)
-                .orElseThrow(() -> new CannotStart("TYCHON_OIDC_ISSUER is set, so " + name + " is needed too."));
+        return text.strip();
     }
 
     private static URI url(String text) {
@@ -93,13 +98,16 @@ record Settings(
                 databaseUrl,
                 databaseUser,
                 databasePassword,
+                databaseOwner,
                 OptionalInt.empty(),
                 hosts,
                 examples,
                 "127.0.0.1",
                 url,
                 secret,
-                singleSignOn);
+                codes,
+                projectStorage,
+                services);
     }
 
     /** Whether others than this machine's programs reach it by itself. */

@@ -22,11 +22,11 @@ class JoinController {
     /** The page of the interface that asks for the password. */
     static final String PAGE = "/join";
 
-    private final People people;
+    private final AccountLinks links;
     private final OwnAccount own;
 
-    JoinController(People people, OwnAccount own) {
-        this.people = people;
+    JoinController(AccountLinks links, OwnAccount own) {
+        this.links = links;
         this.own = own;
     }
 
@@ -38,7 +38,7 @@ class JoinController {
 
     @GetMapping
     Joining getJoining(@PathVariable String key) {
-        return people.byLink(key)
+        return links.of(key)
                 .map(account -> new Joining(account.name(), account.email()))
                 .orElseThrow(JoinController::spent);
     }

@@ -10,6 +10,8 @@ import java.util.UUID;
  * @param signedIn whether one may go on
  * @param administrator whether they look after people
  * @param codes whether a one-time code is asked for when they sign in
+ * @param codesWanted whether they look after people once they have turned one-time codes on
+ * @param mail whether a forgotten password is replaced by mail
  * @param singleSignOn what the provider is called by which one may sign in as well; absent where there is none
  */
 record MeView(
@@ -20,17 +22,19 @@ record MeView(
         @Nullable String email,
         boolean administrator,
         boolean codes,
+        boolean codesWanted,
+        boolean mail,
         @Nullable String singleSignOn) {
 
-    static MeView nobody(boolean alone, String singleSignOn) {
-        return new MeView(alone, false, null, null, null, false, false, singleSignOn);
+    static MeView nobody(boolean alone, boolean mail, String singleSignOn) {
+        return new MeView(alone, false, null, null, null, false, false, false, mail, singleSignOn);
     }
 
     static MeView theOnlyOne() {
-        return new MeView(true, true, null, null, null, true, false, null);
+        return new MeView(true, true, null, null, null, true, false, false, false, null);
     }
 
-    static MeView of(AccountEntity account) {
+    static MeView of(AccountEntity account, boolean codesWanted, boolean mail) {
         return new MeView(
                 false,
                 true,
@@ -39,6 +43,8 @@ record MeView(
                 account.email(),
                 account.administrator(),
                 account.codesOn(),
+                codesWanted,
+                mail,
                 null);
     }
 }

@@ -26,27 +26,33 @@ public class OwnAccount {
     private static final String OLD = "/password";
 
     private final People people;
+    private final AccountLinks links;
     private final PasswordRules passwords;
     private final OneTimeCodes codes;
     private final BrowserSessions sessions;
     private final Tries tries;
     private final EntityManager entities;
+    private final Letters letters;
     private final Audit audit;
 
     OwnAccount(
             People people,
+            AccountLinks links,
             PasswordRules passwords,
             OneTimeCodes codes,
             BrowserSessions sessions,
             Tries tries,
             EntityManager entities,
+            Letters letters,
             Audit audit) {
         this.people = people;
+        this.links = links;
         this.passwords = passwords;
         this.codes = codes;
         this.sessions = sessions;
         this.tries = tries;
         this.entities = entities;
+        this.letters = letters;
         this.audit = audit;
     }
 
@@ -58,10 +64,11 @@ public class OwnAccount {
     /** The first password of an account, or another after the old one was lost; whoever was signed in is so no longer. */
     @Transactional
     void join(String key, String password) {
-        AccountEntity account = people.byLink(key).orElseThrow(JoinController::spent);
+        AccountEntity account = links.of(key).orElseThrow(JoinController::spent);
         account.setPassword(passwords.digest(password, account, OLD));
-        people.forgetLinks(account.id());
+        links.forget(account.id());
         sessions.endAll(account.id());
+        letters.changed(account, "your password was set by a link.");
         audit.note("password-set", "person", account.id(), "by", "link");
     }
 
@@ -70,8 +77,9 @@ public class OwnAccount {
     void changePassword(UUID id, String old, String fresh, HttpServletRequest request) {
         AccountEntity account = known(id, old, request);
         account.setPassword(passwords.digest(fresh, account, "/fresh"));
-        people.forgetLinks(id);
+        links.forget(id);
         sessions.endOthers(id, request.getSession().getId());
+        letters.changed(account, "your password was changed by somebody who knew the old one.");
         audit.note("password-set", "person", id, "by", "themselves");
     }
 
@@ -117,13 +125,16 @@ public class OwnAccount {
             entities.persist(new RecoveryCodeEntity(id, Keys.digest(one)));
             fresh.add(one);
         }
+        letters.changed(account, "one-time codes were turned on; they are asked for when you sign in.");
         audit.note("codes-on", "person", id);
         return fresh;
     }
 
     @Transactional
     void turnCodesOff(UUID id, String password, HttpServletRequest request) {
-        known(id, password, request).turnCodesOff();
+        AccountEntity account = known(id, password, request);
+        account.turnCodesOff();
+        letters.changed(account, "one-time codes were turned off; your password alone lets you in.");
         forgetRecoveryCodes(id);
         audit.note("codes-off", "person", id);
     }
@@ -159,6 +170,9 @@ public class OwnAccount {
     String token(UUID account, String name, Who.Scope scope, UUID project, int days) {
         String key = Keys.fresh();
         entities.persist(new ApiTokenEntity(account, People.checked(name), Keys.digest(key), scope, project, days));
+        letters.changed(
+                people.get(account),
+                "a token was made by which programs reach what you reach: \"" + name.strip() + "\".");
         audit.note("token-made", "name", name, "scope", scope, "project", project == null ? "all" : project);
         return key;
     }

@@ -3,7 +3,6 @@ package app.tychon.server.people;
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Problem;
 import app.tychon.server.audit.Audit;
-import app.tychon.server.database.Keys;
 import app.tychon.server.people.PeopleController.PersonChange;
 import app.tychon.server.problems.ConflictException;
 import app.tychon.server.problems.NotFoundException;
@@ -11,7 +10,6 @@ import app.tychon.server.rights.Memberships;
 import app.tychon.server.rights.Role;
 import app.tychon.server.rights.Who;
 import jakarta.persistence.EntityManager;
-import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.Collection;
@@ -19,9 +17,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,14 +34,20 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service("people")
 public class People {
-    static final Duration LINK_LASTS = Duration.ofDays(3);
+    private static final int DAYS_OF_ENDED_TOKENS = 90;
+    private static final Pattern ACCOUNT = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
     private static final String EMAIL = "[^\\s@<>\"]{1,64}@[^\\s@<>\"]{1,180}";
 
     private final AccountRepository accounts;
     private final Memberships memberships;
     private final BrowserSessions sessions;
     private final EntityManager entities;
+    private final AccountLinks links;
+    private final Letters letters;
     private final Audit audit;
+    /** Whether those who look after people must come in with one-time codes. */
+    private final boolean codesWanted;
+
     private volatile boolean shared;
 
     People(
@@ -46,12 +55,18 @@ public class People {
             Memberships memberships,
             BrowserSessions sessions,
             EntityManager entities,
-            Audit audit) {
+            AccountLinks links,
+            Letters letters,
+            Audit audit,
+            @Value("${tychon.administrators-use-codes:false}") boolean codesWanted) {
         this.accounts = accounts;
         this.memberships = memberships;
         this.sessions = sessions;
         this.entities = entities;
+        this.links = links;
+        this.letters = letters;
         this.audit = audit;
+        this.codesWanted = codesWanted;
     }
 
     /** Whether anybody has an account, so that one must sign in. */
@@ -84,9 +99,14 @@ public class People {
                         || who.scope() == Who.Scope.EVERYTHING
                                 && who.project() == null
                                 && find(who.account())
-                                        .filter(AccountEntity::administrator)
+                                        .filter(account -> account.administrator() && !lacksCodes(account))
                                         .isPresent())
                 .isPresent();
+    }
+
+    /** Whether somebody looks after people only once they have turned on one-time codes. */
+    boolean lacksCodes(AccountEntity account) {
+        return codesWanted && account.administrator() && !account.codesOn();
     }
 
     /** Whether somebody with an account asks, in a browser or by a token that reaches everything. */
@@ -131,6 +151,9 @@ public class People {
                 .filter(account ->
                         account.subject().isEmpty() || account.subject().get().equals(subject))
                 .map(account -> {
+                    if (account.subject().isEmpty()) {
+                        letters.changed(account, "somebody came in as you by single sign-on, for the first time.");
+                    }
                     account.setSubject(subject);
                     return account.id();
                 });
@@ -139,6 +162,21 @@ public class People {
     /** What people are called, by their accounts; those who are gone are not among them. */
     public Map<UUID, String> names(Collection<UUID> ids) {
         return accounts.findAllByIdIn(ids).stream().collect(Collectors.toMap(AccountEntity::id, AccountEntity::name));
+    }
+
+    /**
+     * The same by the keys under which records keep who made them; whoever had no account is not among them.
+     *
+     * @param keys accounts, or keys of browsers; some may be null
+     */
+    public Map<String, String> namesByKey(Stream<String> keys) {
+        Set<UUID> ids = keys.filter(key -> key != null && ACCOUNT.matcher(key).matches())
+                .map(UUID::fromString)
+                .collect(Collectors.toSet());
+        return ids.isEmpty()
+                ? Map.of()
+                : names(ids).entrySet().stream()
+                        .collect(Collectors.toMap(one -> one.getKey().toString(), Map.Entry::getValue));
     }
 
     /** What somebody is called and signs in with. */
@@ -190,7 +228,7 @@ public class People {
             memberships.takeOver(account.id());
         }
         audit.note("person-added", "person", account.id(), "email", account.email());
-        return link(account);
+        return links.make(account);
     }
 
     static String checked(String name) {
@@ -206,42 +244,22 @@ public class People {
     String reset(UUID person) {
         AccountEntity account = get(person);
         audit.note("reset-link", "person", person);
-        return link(account);
-    }
-
-    private String link(AccountEntity account) {
-        forgetLinks(account.id());
-        String key = Keys.fresh();
-        entities.persist(new AccountLinkEntity(
-                account.id(),
-                Keys.digest(key),
-                LocalDateTime.now(ZoneOffset.UTC).plus(LINK_LASTS)));
-        return JoinController.PAGE + "/" + key;
-    }
-
-    /** Whom a link is for, as long as it is good. */
-    @Transactional(readOnly = true)
-    Optional<AccountEntity> byLink(String key) {
-        return entities.createQuery(
-                        "select l from AccountLinkEntity l where l.digest = :digest and l.expiresAt > :now",
-                        AccountLinkEntity.class)
-                .setParameter("digest", Keys.digest(key))
-                .setParameter("now", LocalDateTime.now(ZoneOffset.UTC))
-                .getResultStream()
-                .findFirst()
-                .flatMap(link -> find(link.accountId()))
-                .filter(account -> !account.disabled());
-    }
-
-    void forgetLinks(UUID account) {
-        entities.createQuery("delete from AccountLinkEntity l where l.accountId = :account")
-                .setParameter("account", account)
-                .executeUpdate();
+        return links.make(account);
     }
 
     @Transactional
     void change(UUID person, PersonChange change) {
         AccountEntity account = get(person);
+        if (change.administrator() != null && change.administrator() != account.administrator()) {
+            letters.changed(
+                    account,
+                    change.administrator()
+                            ? "you look after the people of this server from now on."
+                            : "you no longer look after the people of this server.");
+        }
+        if (Boolean.FALSE.equals(change.codes()) && account.codesOn()) {
+            letters.changed(account, "one-time codes were turned off for you; your password alone lets you in.");
+        }
         if (change.name() != null) {
             account.call(checked(change.name()));
         }
@@ -279,6 +297,15 @@ public class People {
         adopt();
         sessions.endAll(person);
         audit.note("person-removed", "person", person);
+    }
+
+    /** Every night: tokens that ended long ago. */
+    @Scheduled(cron = "0 11 3 * * *")
+    @Transactional
+    public void sweep() {
+        entities.createQuery("delete from ApiTokenEntity t where t.expiresAt < :long")
+                .setParameter("long", LocalDateTime.now(ZoneOffset.UTC).minusDays(DAYS_OF_ENDED_TOKENS))
+                .executeUpdate();
     }
 
     private void keepOneAdministrator() {

@@ -24,9 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @ForAdministrators
 class PeopleController {
     private final People people;
+    private final AccountLinks links;
 
-    PeopleController(People people) {
+    PeopleController(People people, AccountLinks links) {
         this.people = people;
+        this.links = links;
     }
 
     /**
@@ -69,13 +71,14 @@ class PeopleController {
      * A link by which somebody sets their password, once.
      *
      * @param path follows the server's address
+     * @param mailed whether it was sent to them as well
      */
-    record JoinLink(String path) {}
+    record JoinLink(String path, boolean mailed) {}
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     JoinLink addPerson(@RequestBody @Valid PersonWords words) {
-        return new JoinLink(people.add(words.email(), words.name(), words.administrator()));
+        return link(people.add(words.email(), words.name(), words.administrator()));
     }
 
     /**
@@ -97,12 +100,16 @@ class PeopleController {
 
     @PostMapping("/{person}/reset")
     JoinLink resetPerson(@PathVariable UUID person) {
-        return new JoinLink(people.reset(person));
+        return link(people.reset(person));
     }
 
     @DeleteMapping("/{person}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removePerson(@PathVariable UUID person) {
         people.remove(person);
+    }
+
+    private JoinLink link(String path) {
+        return new JoinLink(path, links.areSent());
     }
 }

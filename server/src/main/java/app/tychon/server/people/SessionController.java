@@ -28,14 +28,20 @@ import org.springframework.web.bind.annotation.RestController;
 @ForEverybody
 class SessionController {
     private final People people;
+    private final AccountLinks links;
     private final SignIn signIn;
     private final Audit audit;
     /** What the provider of single sign-on is called, where there is one. */
     private final String singleSignOn;
 
     SessionController(
-            People people, SignIn signIn, Audit audit, @Value("${tychon.oidc.name:#{null}}") String singleSignOn) {
+            People people,
+            AccountLinks links,
+            SignIn signIn,
+            Audit audit,
+            @Value("${tychon.oidc.name:#{null}}") String singleSignOn) {
         this.people = people;
+        this.links = links;
         this.signIn = signIn;
         this.audit = audit;
         this.singleSignOn = singleSignOn;
@@ -48,8 +54,9 @@ class SessionController {
         return Who.now()
                 .flatMap(who -> who.account() == null
                         ? alone ? Optional.of(MeView.theOnlyOne()) : Optional.empty()
-                        : people.find(who.account()).map(MeView::of))
-                .orElseGet(() -> MeView.nobody(alone, singleSignOn));
+                        : people.find(who.account())
+                                .map(account -> MeView.of(account, people.lacksCodes(account), links.areSent())))
+                .orElseGet(() -> MeView.nobody(alone, links.areSent(), singleSignOn));
     }
 
     /**

@@ -48,6 +48,8 @@ public class ProjectEntity {
     private UUID scenarioOf;
     private String scenario;
     private String scenarioName;
+    private String draws;
+    private boolean programme;
 
     protected ProjectEntity() {}
 
@@ -73,6 +75,7 @@ public class ProjectEntity {
         targetFinish = project.targets().finish().orElse(null);
         targetCost = project.targets().cost().orElse(null);
         confidence = project.targets().confidence();
+        draws = project.draws();
     }
 
     public Project toCore() {
@@ -84,7 +87,8 @@ public class ProjectEntity {
                 Optional.ofNullable(dataDate),
                 calendar,
                 lagCalendar,
-                new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost), confidence));
+                new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost), confidence),
+                draws);
     }
 
     public Shelf shelf() {
@@ -138,6 +142,15 @@ public class ProjectEntity {
 
     public String scenarioName() {
         return scenarioName;
+    }
+
+    /** Its plan is made of those of other projects from now on. */
+    public void becomeProgramme() {
+        programme = true;
+    }
+
+    public boolean isProgramme() {
+        return programme;
     }
 
     public long inputsRevision() {

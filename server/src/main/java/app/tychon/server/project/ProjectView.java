@@ -14,6 +14,7 @@ import java.util.UUID;
  * @param confidence percent, the level that matters to it
  * @param revision counts the edits
  * @param inputsRevision the last revision that changed something that is simulated
+ * @param programme whether its plan is made of those of other projects
  * @param scenario where this is a scenario of another project that is worked in: which
  */
 public record ProjectView(
@@ -31,7 +32,8 @@ public record ProjectView(
         long revision,
         Instant editedAt,
         long inputsRevision,
-        @Nullable ScenarioName scenario) {
+        @Nullable ScenarioName scenario,
+        boolean programme) {
 
     /**
      * A scenario that is worked in.
@@ -59,7 +61,8 @@ public record ProjectView(
                 entity.inputsRevision(),
                 entity.scenarioOf()
                         .map(of -> new ScenarioName(of, entity.scenario(), entity.scenarioName()))
-                        .orElse(null));
+                        .orElse(null),
+                entity.isProgramme());
     }
 
     /** The same project, said to be at the revision that was shown with it. */
@@ -79,6 +82,7 @@ public record ProjectView(
                 shown,
                 editedAt,
                 inputsRevision,
-                scenario);
+                scenario,
+                programme);
     }
 }

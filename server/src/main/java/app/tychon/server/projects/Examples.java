@@ -19,6 +19,10 @@ class Examples {
                     "kestrel-ridge",
                     "Kestrel Ridge Observatory",
                     "A research telescope on a ridge: 64 activities, ranges, risks and costs."),
+            new Example(
+                    "visitor-centre",
+                    "Visitor centre below the ridge",
+                    "A small building whose work waits for the road of another project: for programmes."),
             new Example("garden-room", "Garden room", "A small plan to learn on."));
 
     List<Example> all() {

@@ -10,9 +10,11 @@ import app.tychon.core.model.WbsNode;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.schedule.PlainWeek;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.problems.ConflictException;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.DemoProject;
 import app.tychon.server.project.ProjectEntity;
+import app.tychon.server.project.ProjectHolder;
 import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.project.ProjectRepository.LastOdds;
 import app.tychon.server.project.ProjectRepository.Size;
@@ -32,6 +34,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -47,12 +50,19 @@ public class ProjectService {
     private final PlanStore plans;
     private final Examples examples;
     private final Rights rights;
+    private final List<ProjectHolder> holders;
 
-    ProjectService(ProjectRepository projects, PlanStore plans, Examples examples, Rights rights) {
+    ProjectService(
+            ProjectRepository projects,
+            PlanStore plans,
+            Examples examples,
+            Rights rights,
+            List<ProjectHolder> holders) {
         this.projects = projects;
         this.plans = plans;
         this.examples = examples;
         this.rights = rights;
+        this.holders = holders;
     }
 
     /** The projects on a shelf that whoever asks may read, last edited first. */
@@ -141,12 +151,21 @@ public class ProjectService {
 
     @Transactional
     public void putOn(UUID id, Shelf shelf) {
+        if (shelf == Shelf.DELETED) {
+            holders.stream()
+                    .flatMap(holder -> holder.holds(id).stream())
+                    .findFirst()
+                    .ifPresent(why -> {
+                        throw new ConflictException(why);
+                    });
+        }
         projects.findForEditing(id)
                 .orElseThrow(() -> new NotFoundException("There is no such project."))
                 .putOn(shelf);
     }
 
-    /** Removes what was deleted long enough ago, for good. */
+    /** Removes what was deleted long enough ago, for good: at the start, and every night. */
+    @Scheduled(cron = "0 13 3 * * *")
     @EventListener(ApplicationReadyEvent.class)
     @Transactional
     public void sweep() {

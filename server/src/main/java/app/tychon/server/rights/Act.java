@@ -2,6 +2,8 @@ package app.tychon.server.rights;
 
 /** What can be done in a project, each act further than the one before. */
 public enum Act {
+    /** Seeing of a programme what its projects let out. */
+    GLANCE("see this programme"),
     READ("read this project"),
     /** Changing risks of one's own, and saying something about anything. */
     KEEP_RISKS("change risks of this project or say something about it"),

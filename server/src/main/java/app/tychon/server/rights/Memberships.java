@@ -28,6 +28,15 @@ public interface Memberships extends Repository<MembershipEntity, UUID> {
 
     void delete(MembershipEntity membership);
 
+    /** How many projects of a programme, or of that of which it is a scenario, somebody may not read. */
+    @Query(
+            value =
+                    "select count(*) from programme_member p where p.programme_id ="
+                            + " (select coalesce(s.scenario_of, s.id) from project s where s.id = :project)"
+                            + " and not exists (select 1 from membership m where m.project_id = p.project_id and m.account_id = :account)",
+            nativeQuery = true)
+    long countHidden(UUID project, UUID account);
+
     /** Makes somebody owner of every project that nobody owns. */
     @Modifying
     @Query(

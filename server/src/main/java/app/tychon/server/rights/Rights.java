@@ -54,6 +54,28 @@ public class Rights {
         return may(who, asked(request), act);
     }
 
+    /**
+     * Demands that an act may be done in a project that a request names beside its own.
+     *
+     * @throws NotFoundException and AccessDeniedException as {@link #may} does
+     */
+    public void demand(UUID project, Act act) {
+        Who who = Who.now().orElse(Who.ALONE);
+        if (who.kind() == Who.Kind.PERSON) {
+            may(who, project, act);
+        }
+    }
+
+    /** Whether it may be done. */
+    public boolean allows(UUID project, Act act) {
+        try {
+            demand(project, act);
+            return true;
+        } catch (NotFoundException | AccessDeniedException e) {
+            return false;
+        }
+    }
+
     /** The projects of all runs that a request names beside its address, as where one run is compared with another. */
     private Stream<UUID> namedBeside(ServletRequestAttributes request) {
         return request.getRequest().getParameterMap().values().stream()
@@ -68,8 +90,12 @@ public class Rights {
         if (role == null) {
             throw new NotFoundException("There is no such project.");
         }
-        if (who.scope() == Who.Scope.READING && act != Act.READ) {
+        if (who.scope() == Who.Scope.READING && act != Act.READ && act != Act.GLANCE) {
             throw new AccessDeniedException("This token is for reading only. Nothing was changed.");
+        }
+        if (act != Act.GLANCE && memberships.countHidden(project, who.account()) > 0) {
+            throw new AccessDeniedException(
+                    "You may not read all projects of this programme; what they let out stands in the list of projects.");
         }
         if (!role.may(act)) {
             throw new AccessDeniedException("You may not " + act.words() + ". Nothing was changed.");

@@ -21,6 +21,12 @@ import java.util.concurrent.CompletableFuture;
 record PackedRun(
         int iterations, LocalDateTime levelFinish, Double levelCost, byte[] results, List<RunOutputEntity> outputs) {
 
+    /** What is kept of it, in bytes. */
+    long bytes() {
+        return results.length
+                + outputs.stream().mapToLong(output -> output.samples().length).sum();
+    }
+
     /** @param level chance of the headline, 0 to 1 */
     static PackedRun of(UUID run, Plan plan, RunResult result, double level) {
         CompletableFuture<byte[]> results = CompletableFuture.supplyAsync(() -> ResultCodec.encode(result));

@@ -6,10 +6,14 @@ import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.ProjectFileWriter;
 import app.tychon.server.memory.Recent;
+import app.tychon.server.people.People;
 import app.tychon.server.plan.LoadedPlan;
+import app.tychon.server.problems.BusyException;
 import app.tychon.server.problems.ConflictException;
 import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectRepository;
+import app.tychon.server.storage.ProjectStorage;
+import jakarta.annotation.Nullable;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -22,6 +26,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,22 +35,43 @@ import org.springframework.transaction.annotation.Transactional;
 public class RunArchive {
     private static final int MOST_DECODED = 4;
     private static final long MOST_BYTES = Recent.shareOfMemory(0.1);
+    private static final int MOST_OF_A_PERSON = 30;
     private static final int DAYS_TO_REPENT = 30;
 
     private final RunRecords records;
     private final ProjectRepository projects;
+    private final People people;
+    private final ProjectStorage storage;
     private final Map<UUID, RecordedRun> decoded =
             new Recent<>(MOST_DECODED, MOST_BYTES, opened -> opened.result().bytes());
 
-    RunArchive(RunRecords records, ProjectRepository projects) {
+    RunArchive(RunRecords records, ProjectRepository projects, People people, ProjectStorage storage) {
         this.records = records;
         this.projects = projects;
+        this.people = people;
+        this.storage = storage;
     }
 
     /** The project of a run; nothing where there is no such run. */
     @Transactional(readOnly = true)
     public Optional<UUID> projectOf(UUID run) {
         return records.projectOf(run);
+    }
+
+    /**
+     * Before anything of another run is kept.
+     *
+     * @param person who wants it; null where that is not known
+     * @throws BusyException where as many of theirs are at work or wait as may be
+     * @throws ConflictException where the project keeps as much as it may
+     */
+    @Transactional(readOnly = true)
+    public void checkRoom(UUID project, @Nullable String person) {
+        if (person != null && records.running(person) >= MOST_OF_A_PERSON) {
+            throw new BusyException(MOST_OF_A_PERSON
+                    + " runs of yours are at work or wait already. Nothing was begun; try again when some have ended.");
+        }
+        storage.checkRoom(project);
     }
 
     /** Records that a run has begun, with its inputs as they are now. */
@@ -95,7 +121,11 @@ public class RunArchive {
 
     @Transactional(readOnly = true)
     public List<RunView> list(UUID project, String reader) {
-        return records.ofProject(project).stream().map(run -> run.view(reader)).toList();
+        List<RunEntity> runs = records.ofProject(project);
+        Map<String, String> names = people.namesByKey(runs.stream().map(RunEntity::madeBy));
+        return runs.stream()
+                .map(run -> run.view(reader, run.madeBy() == null ? null : names.get(run.madeBy())))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -123,7 +153,8 @@ public class RunArchive {
         return view(id);
     }
 
-    /** Removes what was deleted long enough ago, for good. */
+    /** Removes what was deleted long enough ago, for good: at the start, and every night. */
+    @Scheduled(cron = "0 14 3 * * *")
     @Transactional
     public void sweep() {
         records.deletedBefore(LocalDateTime.now(ZoneOffset.UTC).minusDays(DAYS_TO_REPENT))

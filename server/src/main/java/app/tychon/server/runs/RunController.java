@@ -50,9 +50,9 @@ class RunController {
     @GetMapping("/projects/{id}/runs")
     List<RunView> listRuns(
             @PathVariable UUID id,
-            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String person) {
+            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String key) {
         projects.view(id);
-        return runs.list(id, person);
+        return runs.list(id, Editor.person(key));
     }
 
     @MayEdit
@@ -61,8 +61,8 @@ class RunController {
     RunView startRun(
             @PathVariable UUID id,
             @Valid @RequestBody RunRequest request,
-            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String person) {
-        return runs.start(id, request, person);
+            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String key) {
+        return runs.start(id, request, Editor.person(key));
     }
 
     @GetMapping("/runs/{run}")
@@ -95,8 +95,8 @@ class RunController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     RunView runAgain(
             @PathVariable UUID run,
-            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String person) {
-        return runs.again(run, person);
+            @Parameter(hidden = true) @RequestHeader(name = Editor.PERSON, required = false) String key) {
+        return runs.again(run, Editor.person(key));
     }
 
     /** What a run is called and why it was made. */

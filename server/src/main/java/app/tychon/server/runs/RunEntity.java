@@ -5,6 +5,7 @@ import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.server.database.Ids;
 import app.tychon.server.plan.LoadedPlan;
+import jakarta.annotation.Nullable;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -55,6 +56,7 @@ class RunEntity {
     private LocalDateTime levelFinish;
     private Double levelCost;
 
+    private long bytes;
     private String failure;
     private LocalDateTime deletedAt;
 
@@ -118,13 +120,20 @@ class RunEntity {
         return projectId;
     }
 
-    /** For whoever listens. */
-    RunView view() {
-        return view(null);
+    String madeBy() {
+        return madeBy;
     }
 
-    /** @param reader who asks; null where that is not known */
-    RunView view(String reader) {
+    /** For whoever listens. */
+    RunView view() {
+        return view(null, null);
+    }
+
+    /**
+     * @param reader who asks; null where that is not known
+     * @param by what whoever made it is called; null where that is not known
+     */
+    RunView view(@Nullable String reader, @Nullable String by) {
         return new RunView(
                 id,
                 number,
@@ -143,6 +152,7 @@ class RunEntity {
                 levelCost,
                 failure,
                 reader == null ? null : reader.equals(madeBy),
+                by,
                 null);
     }
 }

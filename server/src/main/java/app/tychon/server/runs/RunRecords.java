@@ -37,6 +37,15 @@ class RunRecords {
                 .findFirst();
     }
 
+    /** How many runs of somebody's are at work or wait. */
+    long running(String person) {
+        return entities.createQuery(
+                        "select count(r) from RunEntity r where r.madeBy = :person and r.state = :running", Long.class)
+                .setParameter("person", person)
+                .setParameter("running", RunState.RUNNING)
+                .getSingleResult();
+    }
+
     List<RunEntity> ofProject(UUID project) {
         return entities.createQuery(
                         "select r from RunEntity r where r.projectId = :project and r.deletedAt is null"
@@ -74,12 +83,13 @@ class RunRecords {
     /** What became of a run that was at work; one that a server believed lost ends by its results all the same. */
     boolean finish(UUID id, PackedRun packed, RunState how) {
         return entities.createQuery("update RunEntity r set r.state = :how, r.done = :done, r.levelFinish = :finish,"
-                                + " r.levelCost = :cost, r.failure = null, r.endedAt = :now"
+                                + " r.levelCost = :cost, r.failure = null, r.bytes = :bytes, r.endedAt = :now"
                                 + " where r.id = :id and r.state in (:open)")
                         .setParameter("how", how)
                         .setParameter("done", packed.iterations())
                         .setParameter("finish", packed.levelFinish())
                         .setParameter("cost", packed.levelCost())
+                        .setParameter("bytes", packed.bytes())
                         .setParameter("now", LocalDateTime.now(ZoneOffset.UTC))
                         .setParameter("id", id)
                         .setParameter("open", List.of(RunState.RUNNING, RunState.INTERRUPTED))

@@ -84,6 +84,7 @@ class RunService {
         LoadedPlan plan = plans.find(project);
         RunSettings settings = request.settings(plan.plan().project().targets().level());
         room.check(project, plan, settings);
+        archive.checkRoom(project, person);
         RunEntity run = archive.begin(project, plan, settings, new RunWords(request.name(), request.note(), person));
         return work(run, plan, settings, request.isDrawn(), person);
     }
@@ -93,6 +94,7 @@ class RunService {
         RunArchive.Begun begun = archive.begun(id);
         RunSettings settings = begun.run().settings(Runtime.getRuntime().availableProcessors());
         room.check(begun.run().projectId(), begun.plan(), settings);
+        archive.checkRoom(begun.run().projectId(), person);
         String name = "Run " + begun.run().view().number() + " again";
         RunEntity run =
                 archive.begin(begun.run().projectId(), begun.plan(), settings, new RunWords(name, null, person));
@@ -103,7 +105,7 @@ class RunService {
         ActiveRun watched = watched(run, plan, settings, drawn);
         active.put(run.id(), watched);
         queue.add(run.projectId(), () -> simulate(run, plan, settings, watched));
-        return run.view(person);
+        return run.view(person, null);
     }
 
     private ActiveRun watched(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn) {

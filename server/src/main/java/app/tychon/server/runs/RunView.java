@@ -20,6 +20,7 @@ import java.util.UUID;
  * @param levelCost cost likewise; absent where the plan has no money
  * @param failure why it failed
  * @param own whether the reader made it; absent where that is not known
+ * @param by what whoever made it is called, where they have an account
  * @param progress while it runs
  */
 public record RunView(
@@ -40,6 +41,7 @@ public record RunView(
         @Nullable Double levelCost,
         @Nullable String failure,
         @Nullable Boolean own,
+        @Nullable String by,
         @Nullable Progress progress) {
 
     /**
@@ -85,6 +87,7 @@ public record RunView(
                 levelCost,
                 null,
                 own,
+                by,
                 now);
     }
 }

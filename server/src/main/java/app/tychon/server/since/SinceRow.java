@@ -23,6 +23,7 @@ import java.util.stream.Stream;
  * @param fields those of the kind that differ, where it was changed
  * @param at     when it was edited last; absent where that is not on record
  * @param own    whether the reader did that
+ * @param by     what whoever did is called, where they have an account
  */
 record SinceRow(
         String kind,
@@ -33,7 +34,8 @@ record SinceRow(
         String what,
         List<ChangedField> fields,
         @Nullable Instant at,
-        @Nullable Boolean own) {
+        @Nullable Boolean own,
+        @Nullable String by) {
 
     private static final Map<String, Kind> SECTIONS = Map.ofEntries(
             Map.entry("calendars", Kind.CALENDARS),
@@ -86,6 +88,7 @@ record SinceRow(
                 change.what(),
                 fields,
                 touch == null ? null : touch.at(),
-                touch == null ? null : touch.own());
+                touch == null ? null : touch.own(),
+                touch == null ? null : touch.name());
     }
 }

@@ -13,7 +13,7 @@ import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Plans kept by an earlier version are whole after the migrations. */
+/** Plans kept by each earlier version are whole after the migrations. */
 class MigrationTest {
     @TempDir
     Path folder;
@@ -26,7 +26,12 @@ class MigrationTest {
                 .load();
     }
 
-    private static void insertAnOldPlan(Statement sql) throws SQLException {
+    /** The version from which on a run keeps the finish of its level, not of P80. */
+    private static final int LEVELS = 6;
+    /** The version that counts what is kept of the runs that are there. */
+    private static final int COUNTED = 15;
+
+    private static void insertAnOldPlan(Statement sql, int version) throws SQLException {
         sql.execute("SET @p = UUID(), @c = UUID(), @b = UUID()");
         sql.execute(
                 "INSERT INTO project (id, code, name, currency, start_at, calendar, lag_calendar, revision, created_at,"
@@ -41,21 +46,35 @@ class MigrationTest {
         sql.execute("INSERT INTO cost_line (id, project_id, code, name, amount, fixed_share, timing, position)"
                 + " VALUES (UUID(), @p, 'C', 'Fee', 10, 1, 'EVEN', 0)");
         sql.execute("INSERT INTO run (id, project_id, number, state, started_at, asked, done, seed, sampling, revision,"
-                + " p80_finish) VALUES (UUID(), @p, 1, 'DONE', NOW(), 500, 500, 7, 'LATIN', 3, '2027-09-01 17:00')");
+                + (version < LEVELS ? " p80_finish" : " level_finish")
+                + ") VALUES (UUID(), @p, 1, 'DONE', NOW(), 500, 500, 7, 'LATIN', 3, '2027-09-01 17:00')");
+        sql.execute("INSERT INTO run_data (run_id, inputs, results) SELECT id, 'abcd', 'ef' FROM run");
     }
 
     @Test
-    void anActivityOfTheFirstVersionHasNeitherProgressNorGradeNorWatch() throws SQLException, IOException {
+    void aPlanOfEachVersionIsWholeAndHasNothingThatItsVersionDidNotKnow() throws SQLException, IOException {
         try (OwnDatabase database = OwnDatabase.start(folder)) {
-            flyway(database.address(), "1").migrate();
-            migrateFrom(database.address());
+            int latest = flyway(database.address(), "latest").info().all().length;
+            for (int version = 1; version < latest; version++) {
+                try (Connection connection = DriverManager.getConnection(
+                                database.address().url(),
+                                database.address().user(),
+                                database.address().password());
+                        Statement sql = connection.createStatement()) {
+                    String name = connection.getCatalog();
+                    sql.execute("DROP DATABASE " + name);
+                    sql.execute("CREATE DATABASE " + name + " CHARACTER SET utf8mb4");
+                }
+                flyway(database.address(), Integer.toString(version)).migrate();
+                migrateFrom(version, database.address());
+            }
         }
     }
 
-    private static void migrateFrom(DatabaseAddress address) throws SQLException {
+    private static void migrateFrom(int version, DatabaseAddress address) throws SQLException {
         try (Connection connection = DriverManager.getConnection(address.url(), address.user(), address.password());
                 Statement sql = connection.createStatement()) {
-            insertAnOldPlan(sql);
+            insertAnOldPlan(sql, version);
             assertThat(flyway(address, "latest").migrate().migrationsExecuted).isPositive();
             try (ResultSet row = sql.executeQuery("SELECT * FROM activity")) {
                 assertThat(row.next()).isTrue();
@@ -70,11 +89,12 @@ class MigrationTest {
                 assertThat(row.getString(1)).isNull();
                 assertThat(row.getInt(2)).isEqualTo(80);
             }
-            try (ResultSet row = sql.executeQuery("SELECT level, level_finish, level_cost FROM run")) {
+            try (ResultSet row = sql.executeQuery("SELECT level, level_finish, level_cost, bytes FROM run")) {
                 assertThat(row.next()).isTrue();
                 assertThat(row.getInt(1)).isEqualTo(80);
                 assertThat(row.getString(2)).startsWith("2027-09-01 17:00");
                 assertThat(row.getString(3)).isNull();
+                assertThat(row.getLong(4)).isEqualTo(version < COUNTED ? 6 : 0);
             }
             sql.execute("DELETE FROM project");
             try (ResultSet row = sql.executeQuery("SELECT COUNT(*) FROM activity")) {

@@ -62,6 +62,51 @@ class LaunchTest {
     }
 
     @Test
+    void lettersLeaveTheMachineEncipheredOrNotAtAll() {
+        Map<String, Object> usual = Settings.of(
+                        Map.of("TYCHON_SMTP_HOST", "mail.example.org", "TYCHON_SMTP_FROM", "risk@example.org"))
+                .services();
+        assertThat(usual)
+                .containsEntry("spring.mail.port", "587")
+                .containsEntry("spring.mail.properties.mail.smtp.starttls.required", "true");
+        assertThatThrownBy(() -> Settings.of(Map.of("TYCHON_SMTP_HOST", "mail.example.org")))
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("TYCHON_SMTP_FROM is needed too");
+        assertThatThrownBy(() -> Settings.of(Map.of(
+                        "TYCHON_SMTP_HOST",
+                        "192.0.2.7",
+                        "TYCHON_SMTP_FROM",
+                        "r@example.org",
+                        "TYCHON_SMTP_TLS",
+                        "none")))
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("only for a server for mail on this machine");
+        assertThatThrownBy(() -> Settings.of(Map.of(
+                        "TYCHON_SMTP_HOST",
+                        "127.0.0.1",
+                        "TYCHON_SMTP_FROM",
+                        "r@example.org",
+                        "TYCHON_SMTP_TLS",
+                        "yes")))
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("must be starttls, tls or none, not \"yes\"");
+    }
+
+    @Test
+    void whoeverWorksWithAnOutsideDatabaseNeedNotBeWhoChangesItsTables() {
+        Settings settings = Settings.of(Map.of(
+                "TYCHON_DB_URL", "jdbc:mariadb://db/tychon",
+                "TYCHON_DB_USER", "work",
+                "TYCHON_DB_OWNER", "owner",
+                "TYCHON_DB_OWNER_PASSWORD", "other"));
+        assertThat(settings.databaseUser()).isEqualTo("work");
+        assertThat(settings.databaseOwner()).hasValueSatisfying(owner -> {
+            assertThat(owner.user()).isEqualTo("owner");
+            assertThat(owner.password()).isEqualTo("other");
+        });
+    }
+
+    @Test
     void aPortThatIsNoneIsRefusedInASentence() {
         for (String port : new String[] {"web", "0", "70000", "-1"}) {
             assertThatThrownBy(() -> Settings.of(Map.of("TYCHON_PORT", port)))

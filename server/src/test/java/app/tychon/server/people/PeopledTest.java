@@ -10,6 +10,8 @@ import app.tychon.server.rights.Role;
 import app.tychon.server.rights.Who;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.icegreen.greenmail.util.GreenMail;
+import com.icegreen.greenmail.util.ServerSetupTest;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -55,6 +57,9 @@ public abstract class PeopledTest {
     /** Of single sign-on. */
     static final Provider PROVIDER = new Provider();
 
+    /** Where letters arrive. */
+    protected static final GreenMail POST_OFFICE = postOffice();
+
     private final Map<String, String> tokens = new ConcurrentHashMap<>();
 
     @Autowired
@@ -75,9 +80,19 @@ public abstract class PeopledTest {
     @MockitoSpyBean
     protected Clock clock;
 
+    private static GreenMail postOffice() {
+        GreenMail office = new GreenMail(ServerSetupTest.SMTP.dynamicPort());
+        office.start();
+        return office;
+    }
+
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry registry) {
         TestDatabase.usePeopled(registry);
+        registry.add("spring.mail.host", () -> "127.0.0.1");
+        registry.add("spring.mail.port", () -> POST_OFFICE.getSmtp().getPort());
+        registry.add("tychon.mail-from", () -> "tychon@ridge.example");
+        registry.add("tychon.opened", () -> "https://risk.ridge.example");
         registry.add("tychon.oidc.issuer", PROVIDER::issuer);
         registry.add("tychon.oidc.client", () -> Provider.CLIENT);
         registry.add("tychon.oidc.secret", () -> Provider.SECRET);

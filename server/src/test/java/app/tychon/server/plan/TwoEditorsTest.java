@@ -3,9 +3,9 @@ package app.tychon.server.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.tychon.server.ServerTest;
 import app.tychon.server.TestDatabase;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
@@ -22,15 +22,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 
 /** Two people on the same project, over real connections. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-class TwoEditorsTest {
+class TwoEditorsTest extends ServerTest {
     private static final Path GARDEN = Path.of("..", "examples", "garden-room.tychon.json");
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
@@ -39,18 +34,10 @@ class TwoEditorsTest {
     @LocalServerPort
     private int port;
 
-    @Autowired
-    private ObjectMapper json;
-
     private String project;
 
-    @DynamicPropertySource
-    static void database(DynamicPropertyRegistry registry) {
-        TestDatabase.use(registry);
-    }
-
     @BeforeEach
-    void bringIn() throws Exception {
+    void garden() throws Exception {
         HttpRequest request = to("/api/projects")
                 .POST(HttpRequest.BodyPublishers.ofFile(GARDEN))
                 .build();

@@ -2,32 +2,54 @@ package app.tychon.server.problems;
 
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
-import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.Mockito.when;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import app.tychon.server.ServerTest;
-import app.tychon.server.projects.ProjectService;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessResourceFailureException;
-import org.springframework.test.context.bean.override.mockito.MockitoBean;
+import org.springframework.http.converter.json.MappingJackson2HttpMessageConverter;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionSystemException;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RestController;
 
-class ApiProblemsTest extends ServerTest {
-    private static final String PROJECT = "/api/projects/00000000-0000-7000-8000-000000000000";
+class ApiProblemsTest {
+    private static final String THING = "/things/00000000-0000-7000-8000-000000000000";
 
-    @MockitoBean
-    private ProjectService projects;
+    /** Whatever is asked of it goes wrong. */
+    @RestController
+    static class Failing {
+        private RuntimeException how = new IllegalStateException();
+
+        @GetMapping("/things/{id}")
+        void find(@PathVariable UUID id) {
+            throw how;
+        }
+
+        @PostMapping("/things/{id}")
+        void change(@PathVariable UUID id) {
+            throw how;
+        }
+    }
+
+    private final Failing failing = new Failing();
+    private final MockMvc http = MockMvcBuilders.standaloneSetup(failing)
+            .setMessageConverters(new MappingJackson2HttpMessageConverter())
+            .setControllerAdvice(new ApiProblems())
+            .build();
 
     @Test
     void aDatabaseThatIsGoneIsSaidSoWithoutItsInnards() throws Exception {
-        when(projects.find(any())).thenThrow(new DataAccessResourceFailureException("Socket closed by secret-host"));
-        http.perform(get(PROJECT))
+        failing.how = new DataAccessResourceFailureException("Socket closed by secret-host");
+        http.perform(get(THING))
                 .andExpect(status().isServiceUnavailable())
                 .andExpect(jsonPath("$.detail", containsString("The database does not answer. Try again")))
                 .andExpect(content().string(not(containsString("secret-host"))));
@@ -35,8 +57,8 @@ class ApiProblemsTest extends ServerTest {
 
     @Test
     void ofAChangeThatTheDatabaseDidNotConfirmTheOutcomeIsSaidToBeUnknown() throws Exception {
-        when(projects.duplicate(any())).thenThrow(new TransactionSystemException("commit failed on secret-host"));
-        http.perform(post(PROJECT + "/duplicate").header("Tychon-Person", "ann"))
+        failing.how = new TransactionSystemException("commit failed on secret-host");
+        http.perform(post(THING))
                 .andExpect(status().isServiceUnavailable())
                 .andExpect(jsonPath("$.outcome").value("unknown"))
                 .andExpect(jsonPath("$.detail", containsString("not known whether it was kept")))
@@ -45,24 +67,24 @@ class ApiProblemsTest extends ServerTest {
 
     @Test
     void whereNoTransactionBeganNothingWasChanged() throws Exception {
-        when(projects.duplicate(any())).thenThrow(new CannotCreateTransactionException("no connection"));
-        http.perform(post(PROJECT + "/duplicate").header("Tychon-Person", "ann"))
+        failing.how = new CannotCreateTransactionException("no connection");
+        http.perform(post(THING))
                 .andExpect(status().isServiceUnavailable())
                 .andExpect(jsonPath("$.detail", containsString("Nothing was changed")));
     }
 
     @Test
     void whatIsNotThereIsAProblemDetailToo() throws Exception {
-        when(projects.find(any())).thenThrow(new NotFoundException("There is no such project."));
-        http.perform(get(PROJECT))
+        failing.how = new NotFoundException("There is no such thing.");
+        http.perform(get(THING))
                 .andExpect(status().isNotFound())
                 .andExpect(content().contentType("application/problem+json"))
-                .andExpect(jsonPath("$.detail").value("There is no such project."));
+                .andExpect(jsonPath("$.detail").value("There is no such thing."));
     }
 
     @Test
     void aKeyThatIsNoneIsABadRequest() throws Exception {
-        http.perform(get("/api/projects/none"))
+        http.perform(get("/things/none"))
                 .andExpect(status().isBadRequest())
                 .andExpect(content().contentType("application/problem+json"));
     }

@@ -8,7 +8,10 @@ import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.server.ServerTest;
 import app.tychon.server.plan.PlanStore;
+import app.tychon.server.problems.BusyException;
 import app.tychon.server.problems.ConflictException;
+import app.tychon.server.storage.ProjectStorage;
+import jakarta.persistence.EntityManager;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
@@ -18,6 +21,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.unit.DataSize;
 
 /** What becomes of a run while others change it at the same time, on a real database. */
 class RunRecordsTest extends ServerTest {
@@ -29,6 +33,9 @@ class RunRecordsTest extends ServerTest {
 
     @Autowired
     private PlanStore plans;
+
+    @Autowired
+    private EntityManager entities;
 
     @Autowired
     private PlatformTransactionManager transactions;
@@ -53,6 +60,34 @@ class RunRecordsTest extends ServerTest {
             other.executeWithoutResult(inner -> meanwhile.run());
             then.run();
         });
+    }
+
+    @Test
+    void oneProjectKeepsSoMuchAndDeletedRunsDoNotCount() {
+        archive.checkRoom(project, null);
+        byte[] large = new byte[1000];
+        archive.finish(
+                run, new PackedRun(1000, LocalDateTime.of(2028, 1, 3, 17, 0), 42.0, large, List.of()), RunState.DONE);
+        new ProjectStorage(entities, DataSize.ofBytes(1001)).checkRoom(project);
+        ProjectStorage small = new ProjectStorage(entities, DataSize.ofBytes(1000));
+        assertThatThrownBy(() -> small.checkRoom(project))
+                .isInstanceOf(ConflictException.class)
+                .hasMessageContaining("as much as one project may keep");
+        archive.delete(run);
+        small.checkRoom(project);
+    }
+
+    @Test
+    void onePersonHasSoManyRunsAtWork() {
+        RunSettings settings = new RunSettings(1000, 1, Sampling.LATIN, 1);
+        for (int i = 0; i < 30; i++) {
+            archive.checkRoom(project, "somebody busy");
+            archive.begin(project, plans.find(project), settings, new RunWords(null, null, "somebody busy"));
+        }
+        assertThatThrownBy(() -> archive.checkRoom(project, "somebody busy"))
+                .isInstanceOf(BusyException.class)
+                .hasMessageContaining("30 runs of yours");
+        archive.checkRoom(project, "somebody else");
     }
 
     @Test

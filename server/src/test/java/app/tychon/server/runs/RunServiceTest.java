@@ -151,6 +151,7 @@ class RunServiceTest {
                 view.levelCost(),
                 view.failure(),
                 view.own(),
+                view.by(),
                 view.progress());
     }
 }

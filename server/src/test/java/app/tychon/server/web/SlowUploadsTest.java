@@ -2,6 +2,7 @@ package app.tychon.server.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.tychon.server.ServerTest;
 import app.tychon.server.TestDatabase;
 import java.net.InetAddress;
 import java.net.Socket;
@@ -14,23 +15,14 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 
 /** Files that never finish coming, more of them than the database has connections. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-class SlowUploadsTest {
+class SlowUploadsTest extends ServerTest {
     private static final int UPLOADS = 25;
 
     @LocalServerPort
     private int port;
-
-    @DynamicPropertySource
-    static void database(DynamicPropertyRegistry registry) {
-        TestDatabase.use(registry);
-    }
 
     private Socket trickling(String path, String type) throws Exception {
         Socket socket = new Socket(InetAddress.getLoopbackAddress(), port);

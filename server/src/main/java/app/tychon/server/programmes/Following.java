@@ -1,0 +1,89 @@
+package app.tychon.server.programmes;
+
+import app.tychon.core.model.InvalidPlanException;
+import app.tychon.server.plan.PlanChanged;
+import jakarta.annotation.PreDestroy;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/** Lets programmes follow their projects: after an edit of one, each programme that it is part of, once. */
+@Service
+class Following {
+    private static final Logger LOG = LoggerFactory.getLogger(Following.class);
+
+    private final Programmes programmes;
+    private final ProgrammeRecords records;
+    private final Set<UUID> waiting = ConcurrentHashMap.newKeySet();
+    /** Why a programme could not follow, until it can. */
+    private final Map<UUID, String> stuck = new ConcurrentHashMap<>();
+
+    private final Map<UUID, List<Assembled.Idle>> idle = new ConcurrentHashMap<>();
+
+    private final ExecutorService following = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "programmes-follow");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    Following(Programmes programmes, ProgrammeRecords records) {
+        this.programmes = programmes;
+        this.records = records;
+    }
+
+    /** A server that was stopped in between may have left some behind. */
+    @EventListener(ApplicationReadyEvent.class)
+    void afterStart() {
+        records.all().stream().map(MemberEntity::programmeId).distinct().forEach(this::begin);
+    }
+
+    @TransactionalEventListener
+    void planChanged(PlanChanged change) {
+        if (change.simulated()) {
+            records.programmesOf(change.project()).forEach(this::begin);
+        }
+    }
+
+    private void begin(UUID programme) {
+        if (waiting.add(programme)) {
+            following.execute(() -> follow(programme));
+        }
+    }
+
+    /** Brings a programme up to date; what keeps it from that is remembered. */
+    private void follow(UUID programme) {
+        waiting.remove(programme);
+        try {
+            idle.put(programme, programmes.follow(programme).idle());
+            stuck.remove(programme);
+        } catch (InvalidPlanException e) {
+            stuck.put(programme, e.problems().get(0).message());
+        } catch (RuntimeException e) {
+            LOG.warn("The programme {} could not follow its projects; it will after the next edit", programme, e);
+        }
+    }
+
+    /** Why it stands where it stood before; null where it does not. */
+    String stuck(UUID programme) {
+        return stuck.get(programme);
+    }
+
+    List<Assembled.Idle> idle(UUID programme) {
+        return idle.getOrDefault(programme, List.of());
+    }
+
+    @PreDestroy
+    void close() {
+        following.shutdownNow();
+    }
+}

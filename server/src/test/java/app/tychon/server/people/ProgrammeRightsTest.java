@@ -1,0 +1,96 @@
+package app.tychon.server.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.tychon.server.rights.MembershipEntity;
+import app.tychon.server.rights.Role;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.MediaType;
+
+/** What somebody sees of a programme who may not read all of its projects. */
+class ProgrammeRightsTest extends PeopledTest {
+    private String centre() throws Exception {
+        return answer(as(
+                                OWNER,
+                                post("/api/projects")
+                                        .contentType(MediaType.APPLICATION_JSON)
+                                        .content(Files.readAllBytes(
+                                                Path.of("..", "examples", "visitor-centre.tychon.json"))))
+                        .andExpect(status().isCreated()))
+                .get("id")
+                .asText();
+    }
+
+    private String programme(String who, String... projects) throws Exception {
+        StringBuilder members = new StringBuilder();
+        for (String project : projects) {
+            members.append(members.isEmpty() ? "" : ",")
+                    .append("{\"project\":\"")
+                    .append(project)
+                    .append("\"}");
+        }
+        return answer(as(
+                                who,
+                                post("/api/programmes")
+                                        .contentType(MediaType.APPLICATION_JSON)
+                                        .content("{\"name\":\"Both\",\"projects\":[" + members + "]}"))
+                        .andExpect(status().isCreated()))
+                .get("id")
+                .asText();
+    }
+
+    @Test
+    void whoeverMayNotReadAProjectSeesWhatItsOwnerLetsOut() throws Exception {
+        String ridge = project();
+        String centre = centre();
+        String both = programme(OWNER, ridge, centre);
+        memberships.save(new MembershipEntity(UUID.fromString(both), account(READER), Role.READER));
+        // Reads the ridge and the programme, and not the centre.
+        as(READER, get("/api/projects/" + both + "/plan"))
+                .andExpect(status().isForbidden())
+                .andExpect(jsonPath("$.detail", containsString("may not read all projects of this programme")));
+        JsonNode seen =
+                answer(as(READER, get("/api/projects/" + both + "/programme")).andExpect(status().isOk()));
+        assertThat(seen.at("/projects/0/name").asText()).isEqualTo("Kestrel Ridge Observatory");
+        assertThat(seen.at("/projects/1").has("name")).isFalse();
+        assertThat(seen.at("/projects/1").has("project")).isFalse();
+        as(READER, put("/api/projects/" + both + "/programme/projects/" + centre + "/shown?what=milestones"))
+                .andExpect(status().isNotFound());
+        as(OWNER, put("/api/projects/" + both + "/programme/projects/" + centre + "/shown?what=milestones"))
+                .andExpect(status().isOk());
+        as(READER, get("/api/projects/" + both + "/programme"))
+                .andExpect(jsonPath("$.projects[1].name").value("Visitor centre below the ridge"));
+        as(READER, get("/api/projects/" + both + "/plan")).andExpect(status().isForbidden());
+        memberships.save(new MembershipEntity(UUID.fromString(centre), account(READER), Role.READER));
+        as(READER, get("/api/projects/" + both + "/plan")).andExpect(status().isOk());
+    }
+
+    @Test
+    void aProjectIsTakenInByWhoeverEditsIt() throws Exception {
+        String ridge = project();
+        String body = "{\"name\":\"Mine\",\"projects\":[{\"project\":\"" + ridge + "\"}]}";
+        as(
+                        READER,
+                        post("/api/programmes")
+                                .contentType(MediaType.APPLICATION_JSON)
+                                .content(body))
+                .andExpect(status().isForbidden());
+        as(
+                        ADMINISTRATOR,
+                        post("/api/programmes")
+                                .contentType(MediaType.APPLICATION_JSON)
+                                .content(body))
+                .andExpect(status().isNotFound());
+        programme(EDITOR, ridge);
+    }
+}
