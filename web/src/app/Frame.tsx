@@ -12,6 +12,7 @@ import { useWhereabouts } from "./useWhereabouts";
 import { RoleBand } from "./RoleBand";
 import { TopRow } from "./TopRow";
 
+const ProgrammeBand = lazily(() => import("./ProgrammeBand"), "ProgrammeBand");
 const ScenarioBand = lazily(() => import("./ScenarioBand"), "ScenarioBand");
 
 /** The row at the top, and under it the stage, once its plan is there. */
@@ -32,6 +33,7 @@ export function Frame() {
     <Flex direction="column" height="100%" minHeight="0">
       <TopRow projectId={projectId} name={name ?? ""} revision={plan.data?.project.revision ?? 0} />
       {plan.data?.project.scenario && <ScenarioBand project={plan.data.project} />}
+      {plan.data?.project.programme && <ProgrammeBand programme={projectId} />}
       <RoleBand projectId={projectId} />
       <Box as="main" flex="1" minHeight="0">
         {plan.data && <Outlet context={plan.data} key={projectId} />}

@@ -2,6 +2,7 @@ import { useEffect } from "react";
 import { useMatch, useSearchParams } from "react-router";
 import type { PlanView } from "../shared/api/client";
 import { reveal } from "../shared/planGrid/reveal";
+import { chooseScenario } from "../features/scenarios/scenariosStore";
 import { selectRisk } from "../shared/risks/registerKey";
 import { useSheetStore } from "../shared/sheet/sheetStore";
 
@@ -13,6 +14,7 @@ export function useAskedRow(plan: PlanView | undefined) {
   useEffect(() => {
     if (!plan || !row) return;
     if (stage === "risks") selectRisk(plan.project.id, row);
+    else if (stage === "scenarios") chooseScenario(plan.project.id, row);
     else reveal(plan, row);
     const sheet = useSheetStore.getState();
     if (!sheet.open) sheet.toggle();

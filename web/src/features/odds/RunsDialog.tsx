@@ -74,8 +74,8 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
                 Run {run.number}
               </Box>
               <Box flex="1" minW="220px">
-                {formatMoment(run.startedAt)} by {run.own ? "you" : "somebody else"}, {formatWhole(run.done)}{" "}
-                futures
+                {formatMoment(run.startedAt)} by {run.own ? "you" : (run.by ?? "somebody else")},{" "}
+                {formatWhole(run.done)} futures
                 {run.tolerance !== undefined && ` until steady to ${run.tolerance * 100} %`}, seed {run.seed}
                 <Box as="span" color="softInk">
                   {STATES[run.state] && `, ${STATES[run.state]}`}

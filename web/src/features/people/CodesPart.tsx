@@ -2,7 +2,7 @@ import { Box, Button, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { Codes } from "../../shared/api/client";
 import { useBeginCodes, useTurnCodesOff, useTurnCodesOn } from "../../shared/api/people";
-import { Entry } from "./Entry";
+import { Entry } from "../../shared/ui/Entry";
 import { Modules } from "./Modules";
 import { Part } from "./PeopleFrame";
 import { saidOf } from "./problems";

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useParams } from "react-router";
 import { useJoin, useJoining } from "../../shared/api/people";
 import { Refusal } from "../../shared/ui/Refusal";
-import { Entry } from "./Entry";
+import { Entry } from "../../shared/ui/Entry";
 import { saidOf, saidOtherwise } from "./problems";
 import { Threshold } from "./Threshold";
 

@@ -13,10 +13,13 @@ import { TextField } from "../../shared/ui/Field";
 import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { notify } from "../../shared/ui/notify";
 import { WideDialog } from "../../shared/ui/WideDialog";
-import { Entry } from "./Entry";
+import { Entry } from "../../shared/ui/Entry";
 import { ROLES, roleName } from "./roles";
 
 const Plain = chakra("button");
+
+/** What stands last in a line, so that what is before it stands below each other. */
+const LAST = { minW: "64px", textAlign: "right" } as const;
 
 /** Who takes part in a project, and as what. */
 export function MembersDialog({ project, onClose }: { project: string; onClose: () => void }) {
@@ -76,6 +79,7 @@ export function MembersDialog({ project, onClose }: { project: string; onClose: 
             {member.self ? (
               <Plain
                 color="risk"
+                {...LAST}
                 onClick={() =>
                   leave.mutate(undefined, { ...tell, onSuccess: () => location.assign("/projects") })
                 }
@@ -84,7 +88,7 @@ export function MembersDialog({ project, onClose }: { project: string; onClose: 
               </Plain>
             ) : (
               owns && (
-                <Plain color="risk" onClick={() => remove.mutate(member.id, tell)}>
+                <Plain color="risk" {...LAST} onClick={() => remove.mutate(member.id, tell)}>
                   Take out
                 </Plain>
               )

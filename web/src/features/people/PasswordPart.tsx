@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useChangePassword } from "../../shared/api/people";
 import { notify } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
-import { Entry } from "./Entry";
+import { Entry } from "../../shared/ui/Entry";
 import { Part } from "./PeopleFrame";
 import { saidOf, saidOtherwise } from "./problems";
 

@@ -1,5 +1,6 @@
 import { Box, Button, chakra, Flex, Table } from "@chakra-ui/react";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Person } from "../../shared/api/client";
 import {
   useAddPerson,
@@ -13,7 +14,7 @@ import { formatMoment } from "../../shared/format/dates";
 import { Notice } from "../../shared/ui/Notice";
 import { notify } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
-import { Entry } from "./Entry";
+import { Entry } from "../../shared/ui/Entry";
 import { Part, PeopleFrame } from "./PeopleFrame";
 import { saidOf, saidOtherwise } from "./problems";
 
@@ -24,7 +25,17 @@ const Check = chakra("input");
 export function PeoplePage() {
   const me = useMe().data;
   const people = usePeople();
-  const [link, setLink] = useState<{ name: string; path: string }>();
+  const [link, setLink] = useState<LinkFor>();
+  if (me?.codesWanted)
+    return (
+      <PeopleFrame title="People of this server">
+        You look after the people of this server once one-time codes are on for you:{" "}
+        <Box asChild color="action" textDecoration="underline">
+          <Link to="/account">turn them on in your account</Link>
+        </Box>
+        .
+      </PeopleFrame>
+    );
   if (people.isError) return <Notice alert>{people.error.message}</Notice>;
   return (
     <PeopleFrame title={me?.alone ? "Work with others here" : "People of this server"}>
@@ -42,7 +53,9 @@ export function PeoplePage() {
       {people.data && people.data.length > 0 && <PeopleTable people={people.data} onLink={setLink} />}
       {link && (
         <Box mt="4" p="3" bg="actionTint" role="status">
-          Hand this link to {link.name}; it is good once, for three days, and is not shown again:
+          {link.mailed
+            ? `This link was sent to ${link.name}, and can be handed over as well; it is good once, for three days, and is not shown again:`
+            : `Hand this link to ${link.name}; it is good once, for three days, and is not shown again:`}
           <Box fontFamily="mono" wordBreak="break-all" data-testid="join-link">
             {location.origin + link.path}
           </Box>
@@ -63,8 +76,15 @@ export function PeoplePage() {
   );
 }
 
+interface LinkFor {
+  name: string;
+  path: string;
+  /** Whether it was sent to them as well. */
+  mailed: boolean;
+}
+
 interface Linking {
-  onLink: (link: { name: string; path: string }) => void;
+  onLink: (link: LinkFor) => void;
 }
 
 function PeopleTable({ people, onLink }: { people: Person[] } & Linking) {
@@ -110,7 +130,7 @@ function PeopleTable({ people, onLink }: { people: Person[] } & Linking) {
                   onClick={() =>
                     reset.mutate(person.id, {
                       ...tell,
-                      onSuccess: ({ path }) => onLink({ name: person.name, path }),
+                      onSuccess: (made) => onLink({ name: person.name, ...made }),
                     })
                   }
                 >
@@ -155,9 +175,9 @@ function AddPerson({ first, onLink }: { first: boolean } & Linking) {
             add.mutate(
               { name, email, administrator: first },
               {
-                onSuccess: ({ path }) => {
-                  if (first) return location.assign(path);
-                  onLink({ name, path });
+                onSuccess: (made) => {
+                  if (first) return location.assign(made.path);
+                  onLink({ name, ...made });
                   setName("");
                   setEmail("");
                 },

@@ -1,11 +1,13 @@
 import { Box, Button } from "@chakra-ui/react";
 import { useState } from "react";
-import { useSignIn } from "../../shared/api/people";
+import { useMe, useSignIn } from "../../shared/api/people";
 import { Refusal } from "../../shared/ui/Refusal";
-import { Entry } from "./Entry";
+import { Entry } from "../../shared/ui/Entry";
+import { LostPassword } from "./LostPassword";
 
 /** E-mail address and password, then a one-time code where it is asked for. */
 export function SignInForm({ email: known = "", onIn }: { email?: string; onIn: () => void }) {
+  const mail = useMe().data?.mail;
   const signIn = useSignIn();
   const [email, setEmail] = useState(known);
   const [password, setPassword] = useState("");
@@ -59,7 +61,11 @@ export function SignInForm({ email: known = "", onIn }: { email?: string; onIn: 
       </Button>
       {!codeNeeded && (
         <Box mt="4" color="softInk" fontSize="13px">
-          Password forgotten? Whoever looks after this server makes you a link for another.
+          {mail ? (
+            <LostPassword email={email} />
+          ) : (
+            "Password forgotten? Whoever looks after this server makes you a link for another."
+          )}
         </Box>
       )}
     </form>

@@ -4,7 +4,7 @@ import { useMakeToken, useTokens, useWithdrawToken } from "../../shared/api/peop
 import { useProjects } from "../../shared/api/projects";
 import { formatMoment } from "../../shared/format/dates";
 import { LabelledSelect } from "../../shared/ui/LabelledSelect";
-import { Entry } from "./Entry";
+import { Entry } from "../../shared/ui/Entry";
 import { Part } from "./PeopleFrame";
 
 const Plain = chakra("button");

@@ -37,6 +37,7 @@ const STAGES: Record<string, string> = {
   costs: "costs",
   runs: "odds",
   briefs: "brief",
+  scenarios: "scenarios",
 };
 
 /** The address at which it is seen what something is about. */

@@ -34,6 +34,9 @@ describe("what waits for somebody", () => {
       "/projects/p/plan?row=1%20a",
     );
     expect(noticeAddress({ ...notice, about: { section: "runs", key: "r" } })).toBe("/projects/p/odds");
+    expect(noticeAddress({ ...notice, about: { section: "scenarios", key: "S1" } })).toBe(
+      "/projects/p/scenarios?row=S1",
+    );
   });
 });
 

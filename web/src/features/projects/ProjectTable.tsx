@@ -1,15 +1,12 @@
-import { Box, chakra, Table } from "@chakra-ui/react";
-import { Input } from "../../shared/ui/Input";
+import { chakra, Table } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { ProjectSummary, ProjectView } from "../../shared/api/client";
-import { refusalOf } from "../../shared/api/edits";
-import { useSettingsEdit } from "../../shared/api/settingsEdits";
-import { PROJECTS_KEY, type Shelf } from "../../shared/api/projects";
-import { queryClient } from "../../shared/api/queryClient";
+import type { ProjectSummary } from "../../shared/api/client";
+import type { Shelf } from "../../shared/api/projects";
 import { formatDay, formatMoment } from "../../shared/format/dates";
 import { formatWhole } from "../../shared/format/numbers";
 import { ProjectMenu } from "./ProjectMenu";
+import { Renaming } from "./Renaming";
 
 const ProjectLink = chakra(Link);
 const HEADERS = ["Project", "Activities", "Planned finish", "By the last run", "Target", "Last edited", ""];
@@ -58,38 +55,5 @@ export function ProjectTable({ projects, shelf }: { projects: ProjectSummary[]; 
         ))}
       </Table.Body>
     </Table.Root>
-  );
-}
-
-function Renaming({ project, onDone }: { project: ProjectView; onDone: () => void }) {
-  const edit = useSettingsEdit(project.id);
-  const [name, setName] = useState(project.name);
-  const [refusal, setRefusal] = useState<string>();
-  const rename = () =>
-    edit({ name }).then(
-      () => {
-        void queryClient.invalidateQueries({ queryKey: PROJECTS_KEY });
-        onDone();
-      },
-      (error: unknown) => setRefusal(refusalOf(error)),
-    );
-  return (
-    <>
-      <Input
-        autoFocus
-        aria-label="Name of the project"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key === "Enter") void rename();
-          if (event.key === "Escape") onDone();
-        }}
-      />
-      {refusal && (
-        <Box role="alert" color="risk">
-          {refusal}
-        </Box>
-      )}
-    </>
   );
 }

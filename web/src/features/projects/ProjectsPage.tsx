@@ -2,14 +2,18 @@ import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { ApiError, type ProjectView } from "../../shared/api/client";
+import { useStandings } from "../../shared/api/programmes";
 import { type Shelf, useBringIn, useProjects } from "../../shared/api/projects";
 import { isSchedule } from "../../shared/api/schedules";
 import { Problems } from "../../shared/schedule/Problems";
 import { Choice } from "../../shared/ui/Choice";
 import { Notice } from "../../shared/ui/Notice";
+import { NewProgrammeDialog } from "../programme/NewProgrammeDialog";
+import { TiesPart } from "../programme/TiesPart";
 import { NewProjectMenu } from "./NewProjectMenu";
 import { ProjectTable } from "./ProjectTable";
 import { ScheduleImport } from "./ScheduleImport";
+import { SteeringTable } from "./SteeringTable";
 
 const FileInput = chakra("input");
 const SHELVES: { value: Shelf; label: string }[] = [
@@ -28,6 +32,8 @@ export function ProjectsPage() {
   const [shelf, setShelf] = useState<Shelf>("open");
   const projects = useProjects(shelf);
   const bringIn = useBringIn();
+  const standings = useStandings();
+  const [programme, setProgramme] = useState(false);
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
   const [schedule, setSchedule] = useState<File>();
@@ -42,7 +48,7 @@ export function ProjectsPage() {
   return (
     <Box
       as="main"
-      maxW="980px"
+      maxW="1320px"
       mx="auto"
       px="6"
       py="10"
@@ -66,6 +72,14 @@ export function ProjectsPage() {
         </Box>
         <Choice label="Which projects" choices={SHELVES} value={shelf} onChange={setShelf} />
         <Box flex="1" />
+        <Button
+          size="sm"
+          variant="outline"
+          disabled={!projects.data?.some(({ project }) => !project.programme)}
+          onClick={() => setProgramme(true)}
+        >
+          New programme
+        </Button>
         <NewProjectMenu onMade={go} />
         <Button
           size="sm"
@@ -107,7 +121,17 @@ export function ProjectsPage() {
         </Notice>
       )}
       {projects.data?.length === 0 && <Notice>{EMPTY[shelf]}</Notice>}
-      {projects.data && projects.data.length > 0 && <ProjectTable projects={projects.data} shelf={shelf} />}
+      {projects.data && projects.data.length > 0 && shelf !== "open" && (
+        <ProjectTable projects={projects.data} shelf={shelf} />
+      )}
+      {projects.data && projects.data.length > 0 && shelf === "open" && (
+        <SteeringTable projects={projects.data} standings={standings.data ?? []} />
+      )}
+      {shelf === "open" &&
+        projects.data
+          ?.filter(({ project }) => project.programme)
+          .map(({ project }) => <TiesPart key={project.id} project={project} />)}
+      {programme && <NewProgrammeDialog projects={projects.data ?? []} onClose={() => setProgramme(false)} />}
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import { THE_PLAN, type ScenarioEdit, type ScenarioEdits } from "../../shared/ap
 import { formatDay, parseDay, toCivilText } from "../../shared/format/dates";
 import { formatMoney, parseMoney } from "../../shared/format/numbers";
 import { Aside } from "../../shared/stage/Aside";
+import { CommentsPart } from "../../shared/together/CommentsPart";
 import { TextField } from "../../shared/ui/Field";
 import { EditsPart } from "./EditsPart";
 import { RiskSwitches } from "./RiskSwitches";
@@ -140,6 +141,7 @@ export function ScenarioPanel({ plan, view, row, risks, edits, look, onEnter, on
           onEnter={() => onEnter(row)}
         />
       )}
+      {!isPlan && <CommentsPart project={plan.project.id} about={{ section: "scenarios", key: row.id }} />}
     </Aside>
   );
 }

@@ -70,6 +70,10 @@ const useScenariosStore = create<ScenariosState>()((set) => ({
     set(({ looks }) => ({ looks: { ...looks, [project]: { ...(looks[project] ?? FRESH), ...look } } })),
 }));
 
+/** Chooses a scenario, so that it is explained. */
+export const chooseScenario = (project: string, chosen: string) =>
+  useScenariosStore.getState().look(project, { chosen });
+
 /** How a project's scenarios are looked at, and how to look otherwise. */
 export function useLook(project: string) {
   const look = useScenariosStore((state) => state.looks[project] ?? FRESH);

@@ -81,5 +81,5 @@ export function sinceSaid(row: SinceRow): string {
 }
 
 /** When and by whom: "you, 3 Jan, 14:05". */
-export const touchSaid = ({ at, own }: SinceRow) =>
-  at === undefined ? "" : `${own ? "you" : "somebody else"}, ${formatMoment(at)}`;
+export const touchSaid = ({ at, own, by }: SinceRow) =>
+  at === undefined ? "" : `${own ? "you" : (by ?? "somebody else")}, ${formatMoment(at)}`;

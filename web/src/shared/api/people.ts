@@ -33,6 +33,10 @@ interface Credentials {
 export const useSignIn = () =>
   useMutation({ mutationFn: (body: Credentials) => answer(http.POST("/api/session", { body })) });
 
+/** Asks for a link for another password by mail. */
+export const useLostPassword = () =>
+  useMutation({ mutationFn: (email: string) => answer(http.POST("/api/lost", { body: { email } })) });
+
 export const useSignOut = () => useMutation({ mutationFn: () => answer(http.DELETE("/api/session")) });
 
 export const useJoining = (key: string) =>

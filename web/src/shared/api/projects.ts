@@ -24,9 +24,13 @@ function useMaking<T>(make: (input: T) => Promise<ProjectView>) {
   });
 }
 
-/** Brings in a project file. */
+/** Brings in a project file, or that of a programme, whose projects are here already. */
 export const useBringIn = () =>
-  useMaking((file: File) => answer(http.POST("/api/projects", asIs(file, "application/json"))));
+  useMaking((file: File) =>
+    file.name.endsWith(".programme.json")
+      ? answer(http.POST("/api/programmes/file", asIs(file, "application/json")))
+      : answer(http.POST("/api/projects", asIs(file, "application/json"))),
+  );
 
 /** Begins a project with nothing in it. */
 export const useBegin = () =>

@@ -92,7 +92,7 @@ export function takeRun(client: QueryClient, project: string, run: RunView, newe
     if (!known) return [run, ...runs];
     const goesBack = !newer && run.state === "running";
     // What is told to everybody does not say whose it is.
-    const told = { ...run, own: run.own ?? known.own };
+    const told = { ...run, own: run.own ?? known.own, by: run.by ?? known.by };
     return goesBack ? runs : runs.map((other) => (other.id === run.id ? told : other));
   });
 }

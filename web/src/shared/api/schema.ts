@@ -36,6 +36,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/programme/ties": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["tie"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/programme/projects/{member}/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["letOut"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/members": {
         parameters: {
             query?: never;
@@ -692,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/programme/projects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/presence": {
         parameters: {
             query?: never;
@@ -1012,6 +1060,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/programmes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beginProgramme"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringInProgramme"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -1086,6 +1166,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["turnCodesOff"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lost": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lostPassword"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1340,6 +1436,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/standings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listStandings"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2244,6 +2356,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/programme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getProgramme"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/programme/ties/worth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listTieWorths"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/programme/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["takeOutProgramme"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/plan": {
         parameters: {
             query?: never;
@@ -2895,6 +3055,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/programme/ties/{tie}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["untie"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/programme/projects/{member}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeOut"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4309,6 +4501,7 @@ export interface components {
         };
         JoinLink: {
             path: string;
+            mailed: boolean;
         };
         Joining: {
             name: string;
@@ -4402,6 +4595,9 @@ export interface components {
             /** Format: double */
             together: number;
         };
+        LostWords: {
+            email: string;
+        };
         MarkView: {
             d?: string;
             /** Format: double */
@@ -4434,6 +4630,8 @@ export interface components {
             email?: string;
             administrator: boolean;
             codes: boolean;
+            codesWanted: boolean;
+            mail: boolean;
             singleSignOn?: string;
         };
         MemberView: {
@@ -4659,6 +4857,15 @@ export interface components {
             /** Format: double */
             cost: number;
         };
+        PartWords: {
+            /** Format: uuid */
+            project: string;
+            code?: string;
+            /** Format: double */
+            worth?: number;
+            /** Format: date */
+            worthOn?: string;
+        };
         PasswordWords: {
             password: string;
         };
@@ -4798,6 +5005,35 @@ export interface components {
             /** Format: double */
             cost: number;
         };
+        ProgrammePartView: {
+            /** Format: uuid */
+            project?: string;
+            code: string;
+            name?: string;
+            /** @enum {string} */
+            shown: "nothing" | "milestones";
+            owned: boolean;
+            /** Format: double */
+            worth?: number;
+            /** Format: date */
+            worthOn?: string;
+        };
+        ProgrammeView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            currency: string;
+            projects: components["schemas"]["ProgrammePartView"][];
+            ties: components["schemas"]["TieView"][];
+            names: {
+                [key: string]: string;
+            };
+            stuck?: string;
+        };
+        ProgrammeWords: {
+            name: string;
+            projects: components["schemas"]["PartWords"][];
+        };
         Progress: {
             /** Format: int32 */
             done: number;
@@ -4841,6 +5077,7 @@ export interface components {
             /** Format: int64 */
             inputsRevision: number;
             scenario?: components["schemas"]["ScenarioName"];
+            programme: boolean;
         };
         Rail: {
             id: string;
@@ -4899,6 +5136,28 @@ export interface components {
             from: string;
             /** Format: double */
             rate: number;
+        };
+        ReachDouble: {
+            /** Format: double */
+            plan: number;
+            /** Format: double */
+            target?: number;
+            /** Format: double */
+            chance?: number;
+            /** Format: double */
+            level: number;
+            tenths: number[];
+        };
+        ReachLocalDateTime: {
+            /** Format: date-time */
+            plan: string;
+            /** Format: date-time */
+            target?: string;
+            /** Format: double */
+            chance?: number;
+            /** Format: date-time */
+            level: string;
+            tenths: string[];
         };
         ReadColumn: {
             header: string;
@@ -5234,6 +5493,7 @@ export interface components {
             levelCost?: number;
             failure?: string;
             own?: boolean;
+            by?: string;
             progress?: components["schemas"]["Progress"];
         };
         SampleRow: {
@@ -5493,6 +5753,7 @@ export interface components {
             /** Format: date-time */
             at?: string;
             own?: boolean;
+            by?: string;
         };
         SizeFit: {
             shape: string;
@@ -5583,6 +5844,33 @@ export interface components {
             /** Format: double */
             targetChange?: number;
         };
+        Standing: {
+            code?: string;
+            /** Format: int32 */
+            confidence: number;
+            finish: components["schemas"]["ReachLocalDateTime"];
+            cost?: components["schemas"]["ReachDouble"];
+            currency: string;
+            driver?: string;
+            /** Format: int32 */
+            findings: number;
+            parts: components["schemas"]["Standing"][];
+        };
+        StandingPartView: {
+            code: string;
+            /** Format: uuid */
+            project?: string;
+            name?: string;
+            standing?: components["schemas"]["Standing"];
+        };
+        StandingView: {
+            /** Format: uuid */
+            project: string;
+            standing?: components["schemas"]["Standing"];
+            fresh: boolean;
+            problem?: string;
+            parts: components["schemas"]["StandingPartView"][];
+        };
         StoryStep: {
             id: string;
             name: string;
@@ -5666,6 +5954,21 @@ export interface components {
             finish?: string;
             /** Format: double */
             cost?: number;
+        };
+        TieView: {
+            id: string;
+            kind: string;
+            definition: components["schemas"]["JsonNode"];
+            idle?: string;
+        };
+        TieWorth: {
+            tie: string;
+            moves?: string;
+            /** Format: double */
+            days?: number;
+            /** Format: double */
+            overbooked?: number;
+            months?: string[];
         };
         TokenView: {
             /** Format: uuid */
@@ -5845,6 +6148,59 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EditResult"];
+                };
+            };
+        };
+    };
+    tie: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonNode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgrammeView"];
+                };
+            };
+        };
+    };
+    letOut: {
+        parameters: {
+            query: {
+                what: "nothing" | "milestones";
+            };
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+                member: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgrammeView"];
                 };
             };
         };
@@ -7109,6 +7465,33 @@ export interface operations {
             };
         };
     };
+    takeIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgrammeView"];
+                };
+            };
+        };
+    };
     beAt: {
         parameters: {
             query?: never;
@@ -7680,6 +8063,50 @@ export interface operations {
             };
         };
     };
+    beginProgramme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProgrammeWords"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
+    bringInProgramme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProjectView"];
+                };
+            };
+        };
+    };
     listPeople: {
         parameters: {
             query?: never;
@@ -7827,6 +8254,28 @@ export interface operations {
         responses: {
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lostPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LostWords"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8476,6 +8925,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Health"];
+                };
+            };
+        };
+    };
+    listStandings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StandingView"][];
                 };
             };
         };
@@ -9937,6 +10406,75 @@ export interface operations {
             };
         };
     };
+    getProgramme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgrammeView"];
+                };
+            };
+        };
+    };
+    listTieWorths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TieWorth"][];
+                };
+            };
+        };
+    };
+    takeOutProgramme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     getPlan: {
         parameters: {
             query?: never;
@@ -10932,6 +11470,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": number[][];
+                };
+            };
+        };
+    };
+    untie: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+                tie: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgrammeView"];
+                };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @example 01900000-0000-7000-8000-00000000de30 */
+                id: string;
+                member: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgrammeView"];
                 };
             };
         };

@@ -3,6 +3,7 @@ import { locale } from "./locale";
 const inUtc = { timeZone: "UTC" } as const;
 const day = new Intl.DateTimeFormat(locale, { ...inUtc, day: "numeric", month: "short", year: "numeric" });
 const shortDay = new Intl.DateTimeFormat(locale, { ...inUtc, day: "numeric", month: "short" });
+const monthYear = new Intl.DateTimeFormat(locale, { ...inUtc, month: "short", year: "numeric" });
 const month = new Intl.DateTimeFormat(locale, { ...inUtc, month: "short" });
 const moment = new Intl.DateTimeFormat(locale, {
   day: "numeric",
@@ -29,6 +30,9 @@ export const formatDay = (time: string | number) => day.format(typeof time === "
 /** 3 Jan */
 export const formatShortDay = (time: string | number) =>
   shortDay.format(typeof time === "string" ? civil(time) : time);
+
+/** Jan 2028 */
+export const formatMonthYear = (time: number) => monthYear.format(time);
 
 /** Jan */
 export const formatMonth = (time: number) => month.format(time);

@@ -2,6 +2,7 @@ import { act, fireEvent, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { ApiError } from "../api/client";
+import { useReads } from "../api/part";
 import { shown } from "../../test/shown";
 import { useExplained } from "../words/wordStore";
 import { FootBar } from "./FootBar";
@@ -106,6 +107,18 @@ describe("a grid of anything", () => {
     expect(grid).toHaveAttribute("aria-activedescendant", "cell-B-name");
     expect(cell("B", "name").closest("[role=row]")).toHaveAttribute("aria-level", "2");
     expect(cell("T", "name").closest("[role=row]")).toHaveAttribute("aria-expanded", "true");
+  });
+
+  it("says that whoever reads changes nothing, whatever the way", async () => {
+    useReads.setState({ reads: true });
+    shown(<Editable send={send} />);
+    select("A", "days");
+    await user.keyboard("9{Enter}");
+    expect(screen.getByText(/You read this project/)).toBeVisible();
+    expect(screen.queryByRole("textbox", { name: "Days" })).toBeNull();
+    await user.keyboard("{Delete}");
+    expect(send).not.toHaveBeenCalled();
+    useReads.setState({ reads: false });
   });
 
   it("is gone through by keys, and a text typed over a cell is handed in by Enter", async () => {

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { ApiError } from "../api/client";
 import { choose } from "../api/clash";
 import { refusalOf } from "../api/edits";
+import { useReads } from "../api/part";
 import { usePresence } from "../api/presence";
 import type { Place } from "./gridStore";
 import type { Column, GridRow } from "./types";
@@ -13,6 +14,8 @@ export interface Editing extends Place {
   refusal?: string;
 }
 
+const READS = "You read this project and change nothing in it; its owners can make you an editor.";
+
 /** An edit of a row says which. */
 type Edited = { id: string };
 
@@ -21,8 +24,15 @@ export function useGridEditing<R extends GridRow, E extends Edited>(send: (edits
   const [editing, setEditing] = useState<Editing>();
   const [refusal, setRefusal] = useState<string>();
 
+  /** Says so where whoever sits here may change nothing. */
+  const mayNot = () => {
+    const { reads } = useReads.getState();
+    setRefusal(reads ? READS : undefined);
+    return reads;
+  };
+
   const start = (row: R, column: Column<R, E>, typed?: string) => {
-    setRefusal(undefined);
+    if (mayNot()) return;
     const text = column.cell?.(row)?.start;
     if (text !== undefined) setEditing({ row: row.id, column: column.id, text: typed ?? text, opened: text });
   };
@@ -68,7 +78,7 @@ export function useGridEditing<R extends GridRow, E extends Edited>(send: (edits
 
   /** Does something to many rows; what is refused is told beside the grid, and nothing of it is kept. */
   const attempt = async <T>(change: () => Promise<T>): Promise<T | undefined> => {
-    setRefusal(undefined);
+    if (mayNot()) return undefined;
     try {
       return await change();
     } catch (error) {
@@ -84,6 +94,7 @@ export function useGridEditing<R extends GridRow, E extends Edited>(send: (edits
       return false;
     }
     if (block.length === 0) return true;
+    if (mayNot()) return false;
     try {
       await send(block);
       setRefusal(undefined);

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type ComponentProps, useId } from "react";
-import { Input } from "../../shared/ui/Input";
+import { Input } from "./Input";
 
 const Label = chakra("label");
 

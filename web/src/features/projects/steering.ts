@@ -1,0 +1,194 @@
+import type { ProjectSummary, Standing, StandingPart, StandingView } from "../../shared/api/client";
+import { civil, DAY_MS, formatMonthYear } from "../../shared/format/dates";
+import { formatMoney } from "../../shared/format/numbers";
+
+/** A line of the list: a project or programme by itself, or a project within a programme. */
+export interface SteeringRow {
+  key: string;
+  /** Of a project within a programme: its code there. */
+  code?: string;
+  name: string;
+  /** Absent where whoever looks may not read it. */
+  summary?: ProjectSummary;
+  programme?: string;
+  standing?: Standing;
+  /** Being worked out anew. */
+  pending: boolean;
+  problem?: string;
+}
+
+/** Programmes first, each with its projects beneath it; then what is part of none. */
+export function steeringRows(
+  projects: readonly ProjectSummary[],
+  standings: readonly StandingView[],
+): SteeringRow[] {
+  const byId = new Map(projects.map((one) => [one.project.id, one]));
+  const known = new Map(standings.map((one) => [one.project, one]));
+  const within = new Set(
+    standings.flatMap((one) => (byId.has(one.project) ? one.parts.map((part) => part.project) : [])),
+  );
+  const row = (summary: ProjectSummary): SteeringRow => {
+    const one = known.get(summary.project.id);
+    return {
+      key: summary.project.id,
+      name: summary.project.name,
+      summary,
+      standing: one?.standing,
+      pending: one !== undefined && !one.fresh && one.problem === undefined,
+      problem: one?.problem,
+    };
+  };
+  const part = (programme: ProjectSummary, pending: boolean, one: StandingPart): SteeringRow => ({
+    key: `${programme.project.id} ${one.code}`,
+    code: one.code,
+    name: one.name ?? "A project that lets nothing out to you",
+    summary: one.project === undefined ? undefined : byId.get(one.project),
+    programme: programme.project.id,
+    standing: one.standing,
+    pending,
+  });
+  const programmes = projects.filter(({ project }) => project.programme);
+  return [
+    ...programmes.flatMap((summary) => {
+      const whole = row(summary);
+      const parts = known.get(summary.project.id)?.parts ?? [];
+      return [whole, ...parts.map((one) => part(summary, whole.pending, one))];
+    }),
+    ...projects.filter(({ project }) => !project.programme && !within.has(project.id)).map(row),
+  ];
+}
+
+/** Those whose name, or whose driver, has a text in it; of a programme all where its own has. */
+export function named(rows: readonly SteeringRow[], text: string): SteeringRow[] {
+  const wanted = text.trim().toLowerCase();
+  if (!wanted) return [...rows];
+  const has = (row: SteeringRow) =>
+    row.name.toLowerCase().includes(wanted) ||
+    (row.standing?.driver?.toLowerCase().includes(wanted) ?? false);
+  const whole = new Set(rows.filter((row) => row.code === undefined && has(row)).map(({ key }) => key));
+  const partly = new Set(rows.filter(has).map(({ programme }) => programme));
+  return rows.filter(
+    (row) => has(row) || partly.has(row.key) || (row.programme !== undefined && whole.has(row.programme)),
+  );
+}
+
+/** By which rows are ordered; projects stay beneath their programme. */
+export type SteeringSort = "name" | "level" | "chance" | "drift";
+
+export function sorted(rows: readonly SteeringRow[], by: SteeringSort | undefined): SteeringRow[] {
+  if (!by) return [...rows];
+  const groups: SteeringRow[][] = [];
+  for (const row of rows) {
+    if (row.code === undefined) groups.push([row]);
+    else groups.at(-1)?.push(row);
+  }
+  const compare = (one: SteeringRow, other: SteeringRow) => measure(one, by) - measure(other, by);
+  const order = (some: SteeringRow[]) =>
+    by === "name"
+      ? some.toSorted((one, other) => one.name.localeCompare(other.name))
+      : some.toSorted(compare);
+  const heads = order(groups.flatMap(([head]) => (head ? [head] : [])));
+  return heads.flatMap((head) => [head, ...order(groups.find(([first]) => first === head)?.slice(1) ?? [])]);
+}
+
+/** The least likely, the latest and the one that drifted most come first; what is not known comes last. */
+function measure(row: SteeringRow, by: SteeringSort): number {
+  switch (by) {
+    case "chance":
+      return row.standing?.finish.chance ?? 2;
+    case "drift":
+      return -(drift(row) ?? -Infinity);
+    default:
+      return row.standing ? -civil(row.standing.finish.level) : Infinity;
+  }
+}
+
+/** Days by which the finish kept at the level has moved since the last recorded run; nothing without one at that level. */
+export function drift({ summary, standing, code }: SteeringRow): number | undefined {
+  const kept = summary?.kept;
+  if (!kept || !standing || code !== undefined || kept.level !== standing.confidence) return undefined;
+  return Math.round((civil(standing.finish.level) - civil(kept.finish)) / DAY_MS);
+}
+
+export interface Axis {
+  from: number;
+  to: number;
+}
+
+/** From the first to the last that any row shows, with some room. */
+export function finishAxis(rows: readonly SteeringRow[]): Axis {
+  const all = rows.flatMap(({ standing }) =>
+    standing
+      ? [
+          standing.finish.plan,
+          ...(standing.finish.target ? [standing.finish.target] : []),
+          ...standing.finish.tenths,
+        ].map(civil)
+      : [],
+  );
+  if (all.length === 0) return { from: 0, to: 1 };
+  const from = Math.min(...all);
+  const to = Math.max(...all);
+  const room = Math.max(20 * DAY_MS, (to - from) * 0.04);
+  return { from: from - room, to: to + room };
+}
+
+/** Where the axis is marked: years, or quarters where it spans but a few. */
+export function ticks({ from, to }: Axis): { at: number; label: string }[] {
+  const months = to - from > 3.2 * 365 * DAY_MS ? 12 : to - from > 1.6 * 365 * DAY_MS ? 6 : 3;
+  const first = new Date(from);
+  const marks: { at: number; label: string }[] = [];
+  for (let month = 0; ; month += months) {
+    const at = Date.UTC(first.getUTCFullYear(), month, 1);
+    if (at >= to) return marks;
+    if (at > from)
+      marks.push({ at, label: months === 12 ? String(new Date(at).getUTCFullYear()) : formatMonthYear(at) });
+  }
+}
+
+/** What each amount is of the budget, or of the plan where there is none. */
+export const costBase = ({ cost }: Standing) => (cost ? (cost.target ?? cost.plan) : 0);
+
+/** The share of the budget that the narrowest axis for all rows begins and ends with. */
+export function costAxis(rows: readonly SteeringRow[]): Axis {
+  const shares = rows.flatMap(({ standing }) => {
+    const base = standing ? costBase(standing) : 0;
+    return standing?.cost && base > 0 ? standing.cost.tenths.map((one) => one / base) : [];
+  });
+  return { from: Math.min(0.9, ...shares) - 0.03, to: Math.max(1.1, ...shares) + 0.03 };
+}
+
+const COUNTS = ["None", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"];
+const counted = (count: number) => COUNTS[count] ?? String(count);
+
+/** The answer of the list in a sentence; nothing where no target was ever set. */
+export function steeringSentence(rows: readonly SteeringRow[]): string | undefined {
+  const single = rows.filter(
+    (row) => row.summary && !row.summary.project.programme && row.standing?.finish.chance !== undefined,
+  );
+  if (single.length === 0) return undefined;
+  const poor = single.filter((row) => (row.standing?.finish.chance ?? 1) < 0.5).length;
+  const all =
+    single.length === 1
+      ? "The project has"
+      : single.length === 2
+        ? "Both projects have"
+        : `All ${counted(single.length).toLowerCase()} projects have`;
+  const first =
+    poor === 0
+      ? `${all} at least an even chance of ${single.length === 1 ? "its date" : "their dates"}`
+      : `${counted(poor)} of ${counted(single.length).toLowerCase()} ${single.length === 1 ? "project" : "projects"} ${
+          poor === 1 ? "has" : "have"
+        } less than an even chance of ${poor === 1 ? "its date" : "their dates"}`;
+  const needs = rows.flatMap(({ summary, standing }) => {
+    const cost = standing?.cost;
+    if (!summary?.project.programme || cost?.target === undefined) return [];
+    const gap = cost.level - cost.target;
+    return gap > 0
+      ? [
+          `${summary.project.name} needs ${formatMoney(gap, standing?.currency ?? "EUR")} more to be ${standing?.confidence} % sure of its budget`,
+        ]
+      : [];
+  });
+  return [first, ...needs].join("; ") + ".";
+}
