@@ -112,6 +112,9 @@ class PeopleJourneyTest {
         server.give("ines@ridge.example", "reader", PROJECT);
         server.signIn(one, "ines@ridge.example", "Plan");
         one.read("[role='note']", "You read this project");
+        one.select("S40", "days");
+        one.type("4");
+        one.read("[role='alert']", "its owners can make you an editor");
         one.open(server.address() + "/account");
         one.enterLabelled("Your password", PeopledServer.PASSWORD);
         byte[] secret = new Base32()
