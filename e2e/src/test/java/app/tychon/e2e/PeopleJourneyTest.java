@@ -60,6 +60,7 @@ class PeopleJourneyTest {
         // Both have the cell open; the second is told.
         one.select("S30", "days");
         one.type(Keys.F2);
+        one.see(Browser.cell("S30", "days") + " input");
         other.select("S30", "days");
         other.type("31", Keys.ENTER);
         other.read(Browser.cell("S30", "days"), "31");

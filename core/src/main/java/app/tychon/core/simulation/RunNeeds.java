@@ -2,10 +2,10 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
-import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.tally.OutputSamples;
+import app.tychon.core.simulation.tally.Recorder;
 
 /**
  * About how much memory a run takes while it works, so that it can be told beforehand whether there is room for it.
@@ -24,8 +24,8 @@ public record RunNeeds(long watched, long bytes) {
     private static final long TALLIES = 3 * 400 * (2 + 4);
     /** A row of a plan, compiled: its text, its place in the network, its distribution with a table of inverses. */
     private static final long ROW = 3000;
-    /** Duration, start, finish and whether it is critical, side by side. */
-    private static final long LANES = (3 * 8 + 1) * (long) Batch.WIDTH;
+    /** Of a lane: duration, start, finish, the same in working time and whether it is critical. */
+    private static final long LANE = 4 * 8 + 1;
 
     /** Of a plan simulated with these settings. */
     public static RunNeeds of(Plan plan, RunSettings settings) {
@@ -36,9 +36,10 @@ public record RunNeeds(long watched, long bytes) {
                 + plan.activities().stream().filter(Activity::isMilestone).count();
         long kept = watched + Math.min(OutputSamples.MOST_VALUES, EACH * n * others);
         long rows = plan.activities().size() + plan.wbs().size();
+        long lanes = LANE * Recorder.width(plan.activities().size());
         long bytes = AN_ITERATION * n
                 + 3 * Double.BYTES * kept
-                + rows * (RunResult.AN_ACTIVITY + TALLIES + settings.threads() * (TALLIES + LANES));
+                + rows * (RunResult.AN_ACTIVITY + TALLIES + settings.threads() * (TALLIES + lanes));
         return new RunNeeds(watched, bytes);
     }
 

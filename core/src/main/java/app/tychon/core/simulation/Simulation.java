@@ -2,13 +2,12 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.calendar.WorkingTime;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.schedule.PathTrace;
 import app.tychon.core.simulation.draws.Batch;
-import app.tychon.core.simulation.draws.Draws;
-import app.tychon.core.simulation.engine.BatchWorker;
+import app.tychon.core.simulation.engine.Apart;
 import app.tychon.core.simulation.engine.Batches;
+import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.CompiledPlan;
-import app.tychon.core.simulation.engine.Witness;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.ActivityResult;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.Output;
@@ -19,11 +18,12 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.core.simulation.tally.ActivityTallies;
-import app.tychon.core.simulation.tally.BranchTallies;
-import app.tychon.core.simulation.tally.DrivingPaths;
+import app.tychon.core.simulation.tally.BlockWorker;
 import app.tychon.core.simulation.tally.OrderedSums;
-import app.tychon.core.simulation.tally.OutputSamples;
+import app.tychon.core.simulation.tally.Recorder;
 import app.tychon.core.simulation.tally.Samples;
+import app.tychon.core.simulation.tally.Tallies;
+import app.tychon.core.simulation.tally.Values;
 import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Sample;
 import java.util.Arrays;
@@ -42,45 +42,26 @@ import java.util.stream.Stream;
  * is {@link BatchWorker#iterate}. O(iterations × (activities + links)).
  */
 public final class Simulation {
-    /** Iterations that show what range to expect of each activity. */
-    private static final int PILOT = 100;
-
     private final CompiledPlan plan;
     private final Network network;
     private final RunSettings settings;
     private final RunMonitor monitor;
-    private final Draws draws;
-    private final Samples samples;
-    private final OutputSamples outputs;
-    private final DrivingPaths paths;
-    private final ActivityTallies tallies;
+    private final Values values;
+    private final Tallies tallies;
+    private final OrderedSums sums;
+    private final Batches batches;
     private final double planDuration;
 
-    private final OrderedSums sums;
-    private final OrderedSums ownerSums;
-    private final OrderedSums struck;
-    private final BranchTallies branches;
-    private final Batches batches;
-
-    private Simulation(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
+    private Simulation(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Helpers helpers) {
         this.plan = plan;
         this.settings = settings;
         this.monitor = monitor;
         network = plan.network();
-        draws = new Draws(settings.seed(), settings.sampling());
-        samples = new Samples(settings.iterations());
-        outputs = OutputSamples.of(plan, settings.iterations());
-        paths = new DrivingPaths(network, settings.iterations());
-        planDuration = network.frame().work(plan.schedule().finish());
-        int count = Math.min(PILOT, settings.iterations());
-        BatchWorker pilot = new BatchWorker(plan, draws, count);
-        pilot.iterate(pilot.batch(0, count), Witness.NONE);
-        tallies = ActivityTallies.forPilot(pilot.lanes, count);
-        branches = BranchTallies.forPilot(network, pilot.spans, count);
-        batches = new Batches(settings, monitor);
-        sums = new OrderedSums(ActivityTallies.sumsSize(network.size()));
-        ownerSums = new OrderedSums(plan.costs().owners().size());
-        struck = new OrderedSums(plan.risks().events().size());
+        planDuration = Recorder.planDuration(plan);
+        values = Values.ofRun(plan, settings);
+        tallies = Tallies.of(plan, settings);
+        sums = new OrderedSums(Recorder.sumsSize(plan));
+        batches = new Batches(settings, monitor, new PutTogether(), helpers);
     }
 
     /**
@@ -90,7 +71,12 @@ public final class Simulation {
      * @throws CancellationException when stopped before anything was done, or the thread is interrupted
      */
     public static RunResult run(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
-        return new Simulation(plan, settings, monitor).run();
+        return run(plan, settings, monitor, Helpers.NONE);
+    }
+
+    /** The same with the help of others, who work at {@link RunBlocks}; they change no number. */
+    public static RunResult run(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Helpers helpers) {
+        return new Simulation(plan, settings, monitor, helpers).run();
     }
 
     /**
@@ -105,15 +91,14 @@ public final class Simulation {
 
     private RunResult run() {
         monitor.begun(new SoFar());
-        batches.run(Recorder::new, this::isSteady).forEach(recorder -> {
-            tallies.merge(recorder.part);
-            branches.merge(recorder.branchPart);
-        });
+        batches.run(Hand::new, this::isSteady).forEach(one -> tallies.merge(one.recorder.tallies));
         int n = batches.done();
+        Samples samples = values.samples;
         double[] duration = Arrays.copyOf(samples.duration, n);
         double[] deviations = Arrays.stream(duration).map(d -> d - planDuration).toArray();
-        double[] money = ownerSums.totals();
-        List<Output> kept = outputs.result(n);
+        double[] totals = sums.totals();
+        int money = ActivityTallies.sumsSize(network.size());
+        List<Output> kept = values.outputs.result(n);
         Map<String, Integer> owners = plan.costs().owners();
         return new RunResult(
                 settings,
@@ -125,17 +110,18 @@ public final class Simulation {
                 plan.schedule().finish(),
                 planDuration,
                 exact(
-                        tallies.results(
+                        tallies.activities.results(
                                 plan,
-                                sums.totals(),
+                                totals,
                                 deviations,
                                 n,
-                                id -> owners.containsKey(id) ? money[owners.get(id)] / n : 0),
+                                id -> owners.containsKey(id) ? totals[money + owners.get(id)] / n : 0),
                         kept),
-                branches.results(n),
+                tallies.branches.results(n),
                 kept,
-                riskResults(n),
-                paths.result(n, duration, i -> Replay.of(plan, settings, i).path()));
+                riskResults(n, totals),
+                values.paths.result(
+                        n, duration, i -> Replay.of(plan, settings, i).path()));
     }
 
     /** Percentiles of activities of which every value was kept are those of the values. */
@@ -171,9 +157,9 @@ public final class Simulation {
      */
     private Stream<double[]> judged(int done) {
         return Stream.<Supplier<Stream<double[]>>>of(
-                        () -> Stream.of(samples.duration),
-                        () -> Stream.of(samples.cost(plan, done).totals()),
-                        () -> outputs.watchedFinishes(done).stream())
+                        () -> Stream.of(values.samples.duration),
+                        () -> Stream.of(values.samples.cost(plan, done).totals()),
+                        () -> values.outputs.watchedFinishes(done).stream())
                 .flatMap(Supplier::get);
     }
 
@@ -182,6 +168,7 @@ public final class Simulation {
         @Override
         public Values values() {
             int n = batches.doneInOrder();
+            Samples samples = values.samples;
             return new Values(
                     Arrays.copyOf(samples.finish, n),
                     Arrays.copyOf(samples.duration, n),
@@ -197,54 +184,39 @@ public final class Simulation {
         }
     }
 
-    private List<RiskResult> riskResults(int n) {
-        double[] totals = struck.totals();
+    private List<RiskResult> riskResults(int n, double[] totals) {
+        int first = totals.length - plan.risks().events().size();
         return plan.risks().events().stream()
-                .map(event -> new RiskResult(event.risk().id(), totals[event.index()] / n))
+                .map(event -> new RiskResult(event.risk().id(), totals[first + event.index()] / n))
                 .sorted(Comparator.comparing(RiskResult::id))
                 .toList();
     }
 
-    /** What one thread simulates with, and how it records a batch. */
-    private final class Recorder implements Batches.Work {
-        private final BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
-        private final PathTrace pathTrace = new PathTrace(network.size(), Batch.WIDTH, worker.trace);
-        private final ActivityTallies part = tallies.sibling();
-        private final BranchTallies branchPart = branches.sibling();
-        private final double[] deviations = new double[Batch.WIDTH];
+    /** What one thread does. */
+    private final class Hand implements Batches.Work {
+        private final Recorder recorder = new Recorder(plan, settings, tallies);
 
         @Override
         public void batch(int first, int count) {
-            double[] batchSums = new double[ActivityTallies.sumsSize(network.size())];
-            worker.iterate(worker.batch(first, count), new Witness() {
-                @Override
-                public void placed(int position) {
-                    part.addDates(position, worker.lanes, count, batchSums);
-                }
-            });
-            worker.trace.run(worker.lanes, count);
-            for (int k = 0; k < count; k++) {
-                deviations[k] = worker.duration(k) - planDuration;
+            sums.add(first / Batch.WIDTH, recorder.batch(first, count, values));
+        }
+    }
+
+    /** What others have worked off is put to what was worked off here. */
+    private final class PutTogether implements Apart {
+        private BlockWorker own;
+
+        @Override
+        public byte[] work(Block block) {
+            synchronized (tallies) {
+                own = own == null ? new BlockWorker(plan, settings, tallies) : own;
+                return own.work(block);
             }
-            part.addCritical(worker.lanes, count, deviations, batchSums);
-            branchPart.add(worker.lanes, worker.spans, count, part::wasCritical);
-            samples.add(worker, first, count);
-            outputs.add(worker, first, count);
-            pathTrace.run(worker.lanes, count);
-            paths.add(pathTrace, first, count);
-            sums.add(first / Batch.WIDTH, batchSums);
-            ownerSums.add(
-                    first / Batch.WIDTH,
-                    Arrays.stream(worker.money.owners)
-                            .mapToDouble(own -> Arrays.stream(own, 0, count).sum())
-                            .toArray());
-            struck.add(
-                    first / Batch.WIDTH,
-                    Arrays.stream(worker.strikes.count)
-                            .mapToDouble(times -> Arrays.stream(times, 0, count)
-                                    .filter(t -> t > 0)
-                                    .count())
-                            .toArray());
+        }
+
+        @Override
+        public void keep(Block block, byte[] packed) {
+            BlockWorker.merge(block, packed, values, sums, tallies);
         }
     }
 }

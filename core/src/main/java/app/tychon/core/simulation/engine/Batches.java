@@ -6,14 +6,13 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Steadiness;
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.function.Supplier;
@@ -35,15 +34,41 @@ public final class Batches {
         void keep(BatchWorker worker, int first, int count);
     }
 
+    /** How long to wait for others before looking again. */
+    private static final int MILLIS = 20;
+
+    private static final Apart NOBODYS = new Apart() {
+        @Override
+        public byte[] work(Block block) {
+            throw new IllegalStateException("nobody works at " + block);
+        }
+
+        @Override
+        public void keep(Block block, byte[] packed) {
+            throw new IllegalStateException("nobody has worked at " + block);
+        }
+    };
+
     private final RunSettings settings;
     private final RunMonitor monitor;
-    private final AtomicInteger next = new AtomicInteger();
-    private final AtomicInteger done = new AtomicInteger();
-    private final BitSet finished = new BitSet();
+    private final Blocks blocks;
+    private final Apart apart;
+    private final Helpers helpers;
 
     public Batches(RunSettings settings, RunMonitor monitor) {
+        this(settings, monitor, NOBODYS, Helpers.NONE);
+    }
+
+    /**
+     * @param apart what helpers work off and here is put together
+     * @param helpers begin when it runs
+     */
+    public Batches(RunSettings settings, RunMonitor monitor, Apart apart, Helpers helpers) {
         this.settings = settings;
         this.monitor = monitor;
+        this.apart = apart;
+        this.helpers = helpers;
+        blocks = new Blocks(settings.iterations(), apart, done -> monitor.progress(done, settings.iterations()));
     }
 
     /** Who watches a batch as it is worked off. */
@@ -102,35 +127,34 @@ public final class Batches {
         for (int t = 0; t < settings.threads(); t++) {
             workers.add(worker.get());
         }
-        ExecutorService helpers =
+        ExecutorService threads =
                 workers.size() == 1 ? null : Executors.newFixedThreadPool(workers.size() - 1, Batches::helper);
-        try {
-            for (int end = round; done.get() < settings.iterations() && !isStopped(); end += round) {
-                workOff(workers, helpers, Math.min(end, settings.iterations()));
-                if (done.get() >= end && enough.test(done.get())) {
+        try (Helpers.Help help = helpers.begin(blocks)) {
+            for (int end = round; done() < settings.iterations() && !isStopped(); end += round) {
+                blocks.open(end);
+                workOff(workers, threads);
+                if (done() >= end && enough.test(done())) {
                     break;
                 }
             }
         } finally {
-            if (helpers != null) {
-                helpers.shutdownNow();
+            if (threads != null) {
+                threads.shutdownNow();
             }
         }
-        if (done.get() == 0) {
+        if (done() == 0) {
             throw new CancellationException("stopped before the first iterations were done");
         }
         return workers;
     }
 
     public int done() {
-        return done.get();
+        return blocks.done();
     }
 
     /** Iterations from the first on of which none is missing; what threads wrote of them is seen by who asks. */
     public int doneInOrder() {
-        synchronized (finished) {
-            return Math.min(settings.iterations(), finished.nextClearBit(0) * Batch.WIDTH);
-        }
+        return blocks.doneInOrder();
     }
 
     private boolean isStopped() {
@@ -144,13 +168,13 @@ public final class Batches {
     }
 
     /** The calling thread works too. */
-    private <W extends Work> void workOff(List<W> workers, ExecutorService helpers, int end) {
+    private <W extends Work> void workOff(List<W> workers, ExecutorService threads) {
         List<Future<?>> futures = new ArrayList<>();
         for (W worker : workers.subList(1, workers.size())) {
-            futures.add(helpers.submit(() -> help(worker, end)));
+            futures.add(threads.submit(() -> help(worker)));
         }
         try {
-            workOff(workers.get(0), end);
+            workOff(workers.get(0));
             if (!futures.isEmpty()) {
                 // Whoever still works on a batch may need this thread's turn.
                 monitor.rest();
@@ -159,6 +183,7 @@ public final class Batches {
                 }
                 monitor.pause();
             }
+            blocks.checkFailure();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new CancellationException("interrupted");
@@ -167,28 +192,48 @@ public final class Batches {
         }
     }
 
-    private void help(Work worker, int end) {
+    private Void help(Work worker) throws InterruptedException {
         try {
-            workOff(worker, end);
+            workOff(worker);
         } finally {
             monitor.rest();
         }
+        return null;
     }
 
-    private void workOff(Work worker, int end) {
+    private void workOff(Work worker) throws InterruptedException {
         monitor.pause();
-        while (!isStopped()) {
-            int first = next.getAndAdd(Batch.WIDTH);
-            if (first >= end) {
-                next.addAndGet(-Batch.WIDTH);
-                return;
+        try {
+            while (true) {
+                if (isStopped()) {
+                    blocks.close();
+                }
+                Optional<Block> block = blocks.take(1);
+                if (block.isPresent()) {
+                    worker.batch(block.get().first(), block.get().count());
+                    blocks.finish(block.get());
+                    monitor.pause();
+                } else if (helpers == Helpers.NONE || blocks.isThrough()) {
+                    return;
+                } else {
+                    waitForOthers();
+                }
             }
-            int count = Math.min(Batch.WIDTH, end - first);
-            worker.batch(first, count);
-            synchronized (finished) {
-                finished.set(first / Batch.WIDTH);
-            }
-            monitor.progress(done.addAndGet(count), settings.iterations());
+        } catch (RuntimeException | Error e) {
+            // Those who wait for what this thread had taken would wait for ever.
+            blocks.fail(new IllegalStateException("the simulation failed: " + e, e));
+            throw e;
+        }
+    }
+
+    /** Nothing is left to begin with: what somebody has had for long is worked off here as well. */
+    private void waitForOthers() throws InterruptedException {
+        Optional<Block> late = blocks.takeLate();
+        if (late.isPresent()) {
+            blocks.finish(late.get(), apart.work(late.get()));
+        } else {
+            monitor.rest();
+            blocks.await(MILLIS);
             monitor.pause();
         }
     }

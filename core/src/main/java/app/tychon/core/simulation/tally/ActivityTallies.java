@@ -75,15 +75,16 @@ public final class ActivityTallies {
         return activities * SUMS;
     }
 
-    /** Adds the first {@code count} lanes of one activity; sums of its deviations go to sums. */
+    /** Adds the first {@code count} lanes of one activity; its deviations are added to the sums. */
     public void addDates(int i, Lanes lanes, int count, double[] sums) {
         double[] values = lanes.duration[i];
         duration[i].add(values, count);
         start[i].add(lanes.start[i], count);
         finish[i].add(lanes.finish[i], count);
         double middle = centre[i];
-        double sum = 0;
-        double squares = 0;
+        // Going on from the lanes before, so that the sums are those of all lanes of a batch in their order.
+        double sum = sums[SUMS * i];
+        double squares = sums[SUMS * i + 1];
         for (int k = 0; k < count; k++) {
             double deviation = values[k] - middle;
             sum += deviation;
@@ -95,8 +96,8 @@ public final class ActivityTallies {
         double[] finishRow = lanes.finish[i];
         double startMiddle = centreStart[i];
         double finishMiddle = centreFinish[i];
-        double starts = 0;
-        double finishes = 0;
+        double starts = sums[SUMS * i + 3];
+        double finishes = sums[SUMS * i + 4];
         for (int k = 0; k < count; k++) {
             starts += startRow[k] - startMiddle;
             finishes += finishRow[k] - finishMiddle;
@@ -117,7 +118,7 @@ public final class ActivityTallies {
             double[] values = lanes.duration[i];
             double middle = centre[i];
             int sum = 0;
-            double products = 0;
+            double products = sums[SUMS * i + 2];
             for (int k = 0; k < count; k++) {
                 sum += row[k] ? 1 : 0;
                 products += (values[k] - middle) * project[k];
@@ -142,10 +143,37 @@ public final class ActivityTallies {
         }
     }
 
+    void clear() {
+        for (int i = 0; i < critical.length; i++) {
+            duration[i].clear();
+            start[i].clear();
+            finish[i].clear();
+            critical[i] = 0;
+        }
+    }
+
+    void pack(Packer out) {
+        for (int i = 0; i < critical.length; i++) {
+            duration[i].pack(out);
+            start[i].pack(out);
+            finish[i].pack(out);
+            out.whole(critical[i]);
+        }
+    }
+
+    void merge(Unpacker in) {
+        for (int i = 0; i < critical.length; i++) {
+            duration[i].merge(in);
+            start[i].merge(in);
+            finish[i].merge(in);
+            critical[i] += in.whole();
+        }
+    }
+
     /**
      * Results in the plan's order.
      *
-     * @param sums    of all {@code n} iterations
+     * @param sums    of all {@code n} iterations, which may be followed by others
      * @param project deviations of the project's duration, as {@link #addCritical} had them
      * @param costs   mean cost of what stands on an activity
      */

@@ -83,6 +83,30 @@ public final class BranchTallies {
         }
     }
 
+    void clear() {
+        for (int b = 0; b < critical.length; b++) {
+            start[b].clear();
+            finish[b].clear();
+            critical[b] = 0;
+        }
+    }
+
+    void pack(Packer out) {
+        for (int b = 0; b < critical.length; b++) {
+            start[b].pack(out);
+            finish[b].pack(out);
+            out.whole(critical[b]);
+        }
+    }
+
+    void merge(Unpacker in) {
+        for (int b = 0; b < critical.length; b++) {
+            start[b].merge(in);
+            finish[b].merge(in);
+            critical[b] += in.whole();
+        }
+    }
+
     /** Results in the plan's order. */
     public List<BranchResult> results(int n) {
         List<BranchResult> results = new ArrayList<>();

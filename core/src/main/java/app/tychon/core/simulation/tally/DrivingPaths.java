@@ -51,6 +51,35 @@ public final class DrivingPaths {
         }
     }
 
+    /** The hashes of the first {@code count} iterations, and the paths that were kept, which it forgets. */
+    void pack(Packer out, int count) {
+        out.longs(Arrays.copyOf(pathOf, count)).whole(paths.size());
+        paths.forEach((own, path) -> {
+            out.longs(new long[] {own}).whole(path.length);
+            for (int position : path) {
+                out.whole(position);
+            }
+            room.addAndGet(path.length);
+        });
+        paths.clear();
+    }
+
+    /** Takes over what the paths of a part of the run have packed. */
+    void merge(Unpacker in, int first, int count) {
+        in.longs(pathOf, first, count);
+        for (int left = in.whole(); left > 0; left--) {
+            long[] own = new long[1];
+            in.longs(own, 0, 1);
+            int[] path = new int[in.below(hash.size() + 1)];
+            for (int i = 0; i < path.length; i++) {
+                path[i] = in.below(hash.size());
+            }
+            if (!paths.containsKey(own[0]) && room.addAndGet(-path.length) >= 0) {
+                paths.put(own[0], path);
+            }
+        }
+    }
+
     /** A path as it was met: in which iteration first, how often, and how long the project took then altogether. */
     private static final class Met {
         private final int first;

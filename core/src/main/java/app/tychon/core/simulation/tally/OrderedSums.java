@@ -16,6 +16,10 @@ public final class OrderedSums {
         totals = new double[size];
     }
 
+    int size() {
+        return totals.length;
+    }
+
     /** Hands over the sums of a batch; the array must not be changed afterwards. */
     public synchronized void add(int batch, double[] sums) {
         waiting.put(batch, sums);

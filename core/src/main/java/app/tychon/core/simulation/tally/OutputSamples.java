@@ -53,6 +53,11 @@ public final class OutputSamples {
 
     /** For a run: what is watched, then milestones, then branches from the top. */
     public static OutputSamples of(CompiledPlan plan, int iterations) {
+        return of(plan, iterations, iterations);
+    }
+
+    /** What is kept of a run of so many iterations, with room for the values of a part of it. */
+    static OutputSamples of(CompiledPlan plan, int iterations, int part) {
         Network network = plan.network();
         List<Activity> milestones = network.plan().activities().stream()
                 .filter(activity -> activity.isMilestone() && !activity.watch())
@@ -70,10 +75,10 @@ public final class OutputSamples {
         OutputSamples samples = new OutputSamples(plan);
         network.plan().wbs().stream()
                 .filter(branch -> chosen.contains(branch.id()))
-                .forEach(branch -> samples.keepBranch(branch.id(), iterations));
+                .forEach(branch -> samples.keepBranch(branch.id(), part));
         network.plan().activities().stream()
                 .filter(activity -> activity.watch() || chosen.contains(activity.id()))
-                .forEach(activity -> samples.keepActivity(activity.id(), iterations));
+                .forEach(activity -> samples.keepActivity(activity.id(), part));
         return samples;
     }
 
@@ -136,6 +141,32 @@ public final class OutputSamples {
                 }
             }
         }
+    }
+
+    /** Empties it, for the next part of the run. */
+    void clear() {
+        kept.forEach(one -> Arrays.fill(one.output().cost(), 0));
+    }
+
+    void pack(Packer out, int count) {
+        for (Kept one : kept) {
+            for (double[] values : values(one)) {
+                out.reals(values, Math.min(values.length, count));
+            }
+        }
+    }
+
+    void merge(Unpacker in, int first, int count) {
+        for (Kept one : kept) {
+            for (double[] values : values(one)) {
+                in.reals(values, Math.min(values.length, first), Math.min(values.length, count));
+            }
+        }
+    }
+
+    private static double[][] values(Kept one) {
+        Output output = one.output();
+        return new double[][] {output.start(), output.finish(), output.duration(), output.cost()};
     }
 
     private void addBranch(Kept one, BranchSpans spans, int first, int count) {

@@ -21,6 +21,11 @@ final class PathHash {
                 .toArray();
     }
 
+    /** Activities that a path may lead over. */
+    int size() {
+        return hashes.length;
+    }
+
     /** That of a lane's path. */
     long of(PathTrace trace, int lane) {
         int[] path = trace.backwards(lane);

@@ -35,15 +35,28 @@ public final class Samples {
         System.arraycopy(worker.money.risk, 0, risk, first, count);
     }
 
+    void pack(Packer out, int count) {
+        for (double[] values : all()) {
+            out.reals(values, count);
+        }
+    }
+
+    void merge(Unpacker in, int first, int count) {
+        for (double[] values : all()) {
+            in.reals(values, first, count);
+        }
+    }
+
+    private double[][] all() {
+        return new double[][] {start, finish, duration, spread, timeDriven, risk};
+    }
+
     /** Another with the values of the first {@code iterations}. */
     public Samples copy(int iterations) {
         Samples other = new Samples(iterations);
-        System.arraycopy(start, 0, other.start, 0, iterations);
-        System.arraycopy(finish, 0, other.finish, 0, iterations);
-        System.arraycopy(duration, 0, other.duration, 0, iterations);
-        System.arraycopy(spread, 0, other.spread, 0, iterations);
-        System.arraycopy(timeDriven, 0, other.timeDriven, 0, iterations);
-        System.arraycopy(risk, 0, other.risk, 0, iterations);
+        for (int i = 0; i < all().length; i++) {
+            System.arraycopy(all()[i], 0, other.all()[i], 0, iterations);
+        }
         return other;
     }
 

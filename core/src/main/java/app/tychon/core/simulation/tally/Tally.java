@@ -15,7 +15,7 @@ public final class Tally {
     private final double width;
     private final double perWidth;
     /** Counts not yet in {@link #counts}: half the size, so that twice as many tallies stay in the processor's cache. */
-    private final char[] fresh = new char[BINS];
+    private char[] fresh = {};
 
     private int freshCount;
     private int[] counts = {};
@@ -51,6 +51,9 @@ public final class Tally {
         if (freshCount > Character.MAX_VALUE - count) {
             settle();
         }
+        if (fresh.length == 0) {
+            fresh = new char[BINS];
+        }
         freshCount += count;
         double least = values[0];
         double most = values[0];
@@ -81,14 +84,18 @@ public final class Tally {
 
     /** Moves what is fresh to the counts that cannot overflow. */
     private void settle() {
-        if (counts.length == 0) {
-            counts = new int[BINS];
-        }
-        for (int bin = 0; bin < BINS; bin++) {
+        makeRoom();
+        for (int bin = 0; bin < fresh.length; bin++) {
             counts[bin] += fresh[bin];
         }
         Arrays.fill(fresh, (char) 0);
         freshCount = 0;
+    }
+
+    private void makeRoom() {
+        if (counts.length == 0) {
+            counts = new int[BINS];
+        }
     }
 
     private void addOutside(double value) {
@@ -109,6 +116,49 @@ public final class Tally {
         }
         min = Math.min(min, other.min);
         max = Math.max(max, other.max);
+    }
+
+    /** Empties it, for the next block of the run. */
+    void clear() {
+        Arrays.fill(fresh, (char) 0);
+        freshCount = 0;
+        counts = new int[0];
+        outside = new double[0];
+        outsideCount = 0;
+        min = Double.POSITIVE_INFINITY;
+        max = Double.NEGATIVE_INFINITY;
+    }
+
+    /** What it has counted, of at most {@value Character#MAX_VALUE} values; most bins are empty or hold few. */
+    void pack(Packer out) {
+        int from = 0;
+        int to = fresh.length;
+        while (from < to && fresh[from] == 0) {
+            from++;
+        }
+        while (to > from && fresh[to - 1] == 0) {
+            to--;
+        }
+        out.real(min).real(max).whole(from).whole(to - from);
+        for (int bin = from; bin < to; bin++) {
+            out.whole(fresh[bin]);
+        }
+        out.whole(outsideCount).reals(outside, outsideCount);
+    }
+
+    /** Adds what another over the same bins has packed. */
+    void merge(Unpacker in) {
+        min = Math.min(min, in.real());
+        max = Math.max(max, in.real());
+        int from = in.below(BINS + 1);
+        int to = from + in.below(BINS - from + 1);
+        makeRoom();
+        for (int bin = from; bin < to; bin++) {
+            counts[bin] += in.whole();
+        }
+        for (int left = in.whole(); left > 0; left--) {
+            addOutside(in.real());
+        }
     }
 
     double min() {
