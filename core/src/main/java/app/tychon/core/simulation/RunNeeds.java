@@ -24,6 +24,8 @@ public record RunNeeds(long watched, long bytes) {
     private static final long TALLIES = 3 * 400 * (2 + 4);
     /** A row of a plan, compiled: its text, its place in the network, its distribution with a table of inverses. */
     private static final long ROW = 3000;
+    /** Of a row in what a block gives, while it is put together and sent. */
+    private static final long PACKED = 3 * 1500;
     /** Of a lane: duration, start, finish, the same in working time and whether it is critical. */
     private static final long LANE = 4 * 8 + 1;
 
@@ -41,6 +43,12 @@ public record RunNeeds(long watched, long bytes) {
                 + 3 * Double.BYTES * kept
                 + rows * (RunResult.AN_ACTIVITY + TALLIES + settings.threads() * (TALLIES + lanes));
         return new RunNeeds(watched, bytes);
+    }
+
+    /** About how much memory a thread takes that works at blocks of a run, one of {@link RunBlocks}. */
+    public static long ofBlocks(Plan plan, RunSettings settings) {
+        int rows = plan.activities().size() + plan.wbs().size();
+        return rows * (TALLIES + LANE * Recorder.width(rows) + PACKED);
     }
 
     /** About how much memory a plan takes once it is compiled. */

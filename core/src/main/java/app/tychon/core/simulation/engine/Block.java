@@ -9,6 +9,9 @@ import app.tychon.core.simulation.draws.Batch;
  * @param count how many, at least one
  */
 public record Block(int first, int count) {
+    /** Iterations of a batch. */
+    public static final int BATCH = Batch.WIDTH;
+
     /** @throws IllegalArgumentException where it does not begin with a batch, or is empty */
     public Block {
         if (first < 0 || first % Batch.WIDTH != 0 || count < 1) {

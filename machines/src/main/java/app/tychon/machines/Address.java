@@ -1,0 +1,26 @@
+package app.tychon.machines;
+
+/**
+ * Where machines meet.
+ *
+ * @param port the one after it is used as well
+ */
+public record Address(String host, int port) {
+    private static final int LAST = 65_534;
+
+    /** @throws CannotJoin where the text is not like risk.example.org:9400 */
+    public static Address of(String text) {
+        int colon = text.lastIndexOf(':');
+        String port = text.substring(colon + 1).strip();
+        if (colon < 1 || !port.matches("\\d{1,5}") || Integer.parseInt(port) < 1 || Integer.parseInt(port) > LAST) {
+            throw new CannotJoin("Say host and port, such as risk.example.org:9400, not \"" + text
+                    + "\"; the port after it is used too.");
+        }
+        return new Address(text.substring(0, colon).strip(), Integer.parseInt(port));
+    }
+
+    @Override
+    public String toString() {
+        return host + ":" + port;
+    }
+}

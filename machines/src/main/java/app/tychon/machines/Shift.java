@@ -1,0 +1,236 @@
+package app.tychon.machines;
+
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.engine.Block;
+import app.tychon.core.simulation.engine.Blocks;
+import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.exchange.ProjectFileWriter;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HashMap;
+import java.util.HexFormat;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.zip.GZIPOutputStream;
+import org.apache.ignite.Ignite;
+import org.apache.ignite.IgniteCompute;
+import org.apache.ignite.IgniteException;
+import org.apache.ignite.cluster.ClusterNode;
+import org.apache.ignite.lang.IgniteCallable;
+import org.apache.ignite.lang.IgniteFuture;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * The work of all machines at one run. A thread of its own hands out blocks: each worker has one more in hand than it works at, so
+ * that none waits for the network; one that has come since gets some at once. What comes back is kept by the same thread, one
+ * after the other. What a worker that is gone had in hand is given back; one that has failed three times is left alone.
+ */
+final class Shift implements Helpers.Help {
+    private static final Logger LOG = LoggerFactory.getLogger(Shift.class);
+    /** Milliseconds between two looks at who is there. */
+    private static final long LOOK = 100;
+    /** Rounds in which a run's blocks are handed out: fewer are larger, and cheaper to send; more end together. */
+    private static final int ROUNDS = 6;
+    /** Batches of a block at most. */
+    private static final int LARGEST = 8;
+
+    private static final int PATIENCE = 3;
+    private static final byte[] NONE = {};
+
+    /** A worker as this run knows it. */
+    private static final class Hand {
+        /** Blocks it can work at at once; 0 as long as it is not ready. */
+        private int slots;
+
+        private int inHand;
+        private int failures;
+        private boolean asked;
+    }
+
+    private final Crew crew;
+    private final Ignite ignite;
+    private final RunSettings settings;
+    private final Assignment what;
+    private final byte[] file;
+    private final BooleanSupplier held;
+    private final Blocks blocks;
+    private final Map<UUID, Hand> hands = new HashMap<>();
+    /** What has come back and is to be done with it. */
+    private final BlockingQueue<Runnable> news = new LinkedBlockingQueue<>();
+
+    private final Thread thread = new Thread(this::work, "machines");
+    private volatile boolean closed;
+
+    Shift(Crew crew, String run, Plan plan, RunSettings settings, BooleanSupplier held, Blocks blocks) {
+        this.crew = crew;
+        this.settings = settings;
+        this.held = held;
+        this.blocks = blocks;
+        ignite = crew.ignite();
+        file = pack(plan);
+        what = new Assignment(
+                run,
+                digest(file),
+                settings.iterations(),
+                settings.seed(),
+                settings.sampling().name());
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private void work() {
+        try {
+            while (!closed && !blocks.isThrough()) {
+                crew.workers().forEach(this::employ);
+                Runnable next = news.poll(LOOK, TimeUnit.MILLISECONDS);
+                while (next != null) {
+                    next.run();
+                    next = news.poll();
+                }
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } catch (RuntimeException e) {
+            LOG.warn("The machines' help with run {} ends; this one goes on alone.", what.run(), e);
+        } finally {
+            closed = true;
+        }
+    }
+
+    private void employ(ClusterNode worker) {
+        Hand hand = hands.computeIfAbsent(worker.id(), id -> new Hand());
+        if (!hand.asked) {
+            hand.asked = true;
+            begin(worker, hand, NONE);
+        }
+        while (hand.slots > 0 && hand.inHand <= hand.slots && hand.failures < PATIENCE && !held.getAsBoolean()) {
+            Optional<Block> block =
+                    blocks.take(batches()).or(() -> hand.inHand == 0 ? blocks.takeLate() : Optional.empty());
+            if (block.isEmpty()) {
+                return;
+            }
+            give(worker, hand, block.get());
+        }
+    }
+
+    /** How many batches a block has, so that there are some for everybody. */
+    private int batches() {
+        int slots = Runtime.getRuntime().availableProcessors()
+                + hands.values().stream().mapToInt(hand -> hand.slots).sum();
+        int left = (settings.iterations() - blocks.done()) / Block.BATCH;
+        return Math.max(1, Math.min(LARGEST, left / (ROUNDS * slots)));
+    }
+
+    private void begin(ClusterNode worker, Hand hand, byte[] plan) {
+        compute(
+                worker,
+                hand,
+                new BeginJob(what, plan),
+                slots -> {
+                    if (slots == 0) {
+                        begin(worker, hand, file);
+                    } else {
+                        hand.slots = slots;
+                    }
+                },
+                () -> hand.asked = false);
+    }
+
+    private void give(ClusterNode worker, Hand hand, Block block) {
+        WorkDone done = crew.done(worker);
+        hand.inHand++;
+        done.took(what.run());
+        compute(
+                worker,
+                hand,
+                new BlockJob(what.run(), block),
+                packed -> {
+                    hand.inHand--;
+                    done.did(what.run(), block.count(), packed.length);
+                    if (packed.length == 0) {
+                        hand.slots = 0;
+                        hand.asked = false;
+                        blocks.giveBack(block);
+                    } else {
+                        blocks.finish(block, packed);
+                    }
+                },
+                () -> {
+                    hand.inHand--;
+                    done.gaveBack(what.run());
+                    blocks.giveBack(block);
+                });
+    }
+
+    private <T> void compute(
+            ClusterNode worker, Hand hand, IgniteCallable<T> job, Consumer<T> then, Runnable otherwise) {
+        Runnable failed = () -> {
+            hand.failures++;
+            otherwise.run();
+        };
+        try {
+            IgniteCompute compute =
+                    ignite.compute(ignite.cluster().forNode(worker)).withNoFailover();
+            compute.callAsync(job).listen(future -> news.add(() -> end(future, then, failed)));
+        } catch (IgniteException e) {
+            failed.run();
+        }
+    }
+
+    private <T> void end(IgniteFuture<T> future, Consumer<T> then, Runnable failed) {
+        T result;
+        try {
+            result = future.get();
+        } catch (IgniteException e) {
+            LOG.info("A worker gave nothing: {}", e.getMessage());
+            failed.run();
+            return;
+        }
+        then.accept(result);
+    }
+
+    /** Blocks that are still out are worked off by nobody any more. */
+    @Override
+    public void close() {
+        closed = true;
+        thread.interrupt();
+        for (ClusterNode worker : crew.workers()) {
+            try {
+                ignite.compute(ignite.cluster().forNode(worker))
+                        .withNoFailover()
+                        .runAsync(new EndJob(what.run()));
+            } catch (IgniteException e) {
+                LOG.debug("A worker is gone that had to be told of an end.", e);
+            }
+        }
+    }
+
+    private static byte[] pack(Plan plan) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (GZIPOutputStream out = new GZIPOutputStream(bytes)) {
+            ProjectFileWriter.write(plan, out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
+    private static String digest(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("this Java lacks SHA-256", e);
+        }
+    }
+}

@@ -1,0 +1,109 @@
+package app.tychon.machines;
+
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.RunBlocks;
+import app.tychon.core.simulation.RunNeeds;
+import app.tychon.core.simulation.engine.Block;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.exchange.ProjectFileReader;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.zip.GZIPInputStream;
+
+/**
+ * What a worker knows of runs: a plan is compiled once, however many runs are made of it; what was used longest ago is forgotten
+ * where there is no room for it.
+ */
+final class WorkerRuns {
+    /** Share of the memory that may be taken by plans and what threads work with. */
+    private static final double SHARE = 0.7;
+
+    private final int threads;
+    private final long memory;
+    private final Map<String, Compiled> plans = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<String, Open> runs = new HashMap<>();
+
+    private record Compiled(CompiledPlan plan, long bytes) {}
+
+    private record Open(String plan, RunBlocks blocks, long bytes) {}
+
+    /**
+     * @param threads that may work at once
+     * @param memory of the process, bytes
+     */
+    WorkerRuns(int threads, long memory) {
+        this.threads = threads;
+        this.memory = (long) (memory * SHARE);
+    }
+
+    /**
+     * Gets ready for a run.
+     *
+     * @param file the plan, packed; empty where it should be there already
+     * @return at how many blocks it can work at once; 0 where it needs the plan first
+     */
+    synchronized int begin(Assignment what, byte[] file) {
+        if (!plans.containsKey(what.plan())) {
+            if (file.length == 0) {
+                return 0;
+            }
+            Plan plan = read(file);
+            long bytes = RunNeeds.ofPlan(plan);
+            makeRoom(bytes);
+            plans.put(what.plan(), new Compiled(CompiledPlan.of(plan), bytes));
+        }
+        Compiled compiled = plans.get(what.plan());
+        Plan plan = compiled.plan().network().plan();
+        long each = RunNeeds.ofBlocks(plan, what.settings());
+        int hands = (int) Math.max(1, Math.min(threads, (memory - compiled.bytes()) / each - 1));
+        if (!runs.containsKey(what.run())) {
+            long bytes = (hands + 1) * each;
+            makeRoom(bytes);
+            runs.put(what.run(), new Open(what.plan(), new RunBlocks(compiled.plan(), what.settings()), bytes));
+        }
+        return hands;
+    }
+
+    /** What a block gives; nothing where the run is not known here, or no longer. */
+    Optional<byte[]> work(String run, Block block) {
+        Open open;
+        synchronized (this) {
+            open = runs.get(run);
+            if (open != null) {
+                plans.get(open.plan());
+            }
+        }
+        return Optional.ofNullable(open).map(one -> one.blocks().work(block));
+    }
+
+    synchronized void end(String run) {
+        runs.remove(run);
+    }
+
+    /** Forgets plans, the one used longest ago first, with their runs. */
+    private void makeRoom(long bytes) {
+        while (!plans.isEmpty() && taken() + bytes > memory && plans.size() > 1) {
+            String oldest = plans.keySet().iterator().next();
+            plans.remove(oldest);
+            runs.values().removeIf(run -> run.plan().equals(oldest));
+        }
+    }
+
+    private long taken() {
+        return plans.values().stream().mapToLong(Compiled::bytes).sum()
+                + runs.values().stream().mapToLong(Open::bytes).sum();
+    }
+
+    private static Plan read(byte[] file) {
+        try (GZIPInputStream in = new GZIPInputStream(new ByteArrayInputStream(file))) {
+            return ProjectFileReader.read(in);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,185 @@
+package app.tychon.machines;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.tychon.core.RandomPlans;
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Sampling;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Machines that join, work, leave and are refused; here all in one process, over TLS on this machine's loopback. */
+class CrewTest {
+    private static final Plan PLAN = RandomPlans.risky(5, 40);
+    private static final RunSettings SETTINGS = new RunSettings(40_250, 7, Sampling.LATIN, 1);
+    private static final Secret SECRET = Secret.of(Secret.fresh());
+
+    @TempDir
+    static Path folder;
+
+    private static Address address;
+    private static Crew crew;
+    private static RunResult alone;
+
+    @BeforeAll
+    static void begin() throws IOException {
+        address = new Address("127.0.0.1", freePort());
+        crew = Crew.start("server", address, List.of(), SECRET, folder.resolve("server"));
+        alone = Simulation.run(CompiledPlan.of(PLAN), SETTINGS, RunMonitor.NONE);
+    }
+
+    @AfterAll
+    static void end() {
+        crew.close();
+    }
+
+    /** One of two that are free. */
+    private static int freePort() throws IOException {
+        for (int port = 21_000; ; port += 2) {
+            try (ServerSocket one = new ServerSocket(port);
+                    ServerSocket other = new ServerSocket(port + 1)) {
+                return one.getLocalPort();
+            } catch (IOException e) {
+                if (port > 60_000) {
+                    throw e;
+                }
+            }
+        }
+    }
+
+    private static Worker worker(String name) {
+        return Worker.join(address, SECRET, name, 1, folder.resolve(name));
+    }
+
+    private static void until(BooleanSupplier holds) {
+        long end = System.nanoTime() + 30_000_000_000L;
+        while (!holds.getAsBoolean()) {
+            assertThat(System.nanoTime()).as("waited for too long: %s", crew.machines()).isLessThan(end);
+            Thread.yield();
+        }
+    }
+
+    private static Machine machine(String name) {
+        return crew.machines().stream()
+                .filter(one -> one.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A run whose own threads stand still until something holds. */
+    private static RunResult run(String name, BooleanSupplier holds) {
+        RunMonitor waiting = new RunMonitor() {
+            @Override
+            public void pause() {
+                until(holds);
+            }
+        };
+        Helpers helpers = crew.helpers(name, PLAN, SETTINGS, () -> false);
+        return Simulation.run(CompiledPlan.of(PLAN), SETTINGS, waiting, helpers);
+    }
+
+    private static void same(RunResult result) {
+        assertThat(result.finish()).isEqualTo(alone.finish());
+        assertThat(result.cost().totals()).isEqualTo(alone.cost().totals());
+        assertThat(result.paths()).isEqualTo(alone.paths());
+        assertThat(result.activities())
+                .usingRecursiveFieldByFieldElementComparator()
+                .isEqualTo(alone.activities());
+    }
+
+    @Test
+    void allWorkAtARunAndItsBitsAreThoseOfOneThread() {
+        try (Worker one = worker("one");
+                Worker two = worker("two")) {
+            assertThat(crew.machines()).extracting(Machine::name).containsSubsequence("server", "one", "two");
+            // Whoever is ready first may do all of a short run; so again until both have had a share.
+            until(() -> {
+                long before = machine("one").blocks() + machine("two").blocks();
+                same(run("R1", () -> machine("one").blocks() + machine("two").blocks() > before));
+                assertThat(machine("one").busy()).isLessThanOrEqualTo(2);
+                return machine("one").blocks() > 0 && machine("two").blocks() > 0;
+            });
+            assertThat(machine("one").iterations()).isPositive();
+            assertThat(machine("one").bytes()).isPositive();
+        }
+    }
+
+    @Test
+    void whatAWorkerHadInHandIsDoneByOthersWhenItIsGone() {
+        Worker leaving = worker("leaving");
+        AtomicBoolean killed = new AtomicBoolean();
+        // It may be through before anybody looks; so again until it was killed with something in hand.
+        until(() -> {
+            long before = machine("leaving").blocks();
+            same(run("R2", () -> {
+                if (!killed.get() && machine("leaving").busy() > 0) {
+                    leaving.kill();
+                    killed.set(true);
+                }
+                return killed.get() || machine("leaving").blocks() > before;
+            }));
+            return killed.get();
+        });
+        until(() -> crew.machines().stream().noneMatch(one -> one.name().equals("leaving")));
+    }
+
+    @Test
+    void oneThatJoinsInMidRunTakesWorkAtOnce() {
+        AtomicReference<Worker> joined = new AtomicReference<>();
+        same(run("R3", () -> {
+            if (joined.get() == null) {
+                joined.set(worker("late"));
+            }
+            return machine("late").blocks() > 0;
+        }));
+        joined.get().close();
+    }
+
+    @Test
+    void whoeverHasAnotherSecretOrBuildIsRefusedWithASentence() {
+        Secret other = Secret.of(Secret.fresh());
+        assertThatThrownBy(() -> Worker.join(address, other, "stranger", 1, folder.resolve("stranger")))
+                .isInstanceOf(CannotJoin.class)
+                .hasMessage("The machines at " + address + " have another secret.");
+        WorkerRuns runs = new WorkerRuns(1, 1 << 30);
+        assertThatThrownBy(() -> Nodes.worker("old", address, 1, runs, SECRET, folder.resolve("old"), "0123456789ab"))
+                .isInstanceOf(CannotJoin.class)
+                .hasMessageContaining(
+                        "Another build of Tychon is at work here (" + Build.mark() + ", not 0123456789ab)")
+                .hasMessageEndingWith("Bring this machine up to date.");
+        assertThat(crew.machines()).extracting(Machine::name).doesNotContain("stranger", "old");
+    }
+
+    @Test
+    void whereNobodyAnswersItIsSaid() throws IOException {
+        Address nobody = new Address("127.0.0.1", freePort());
+        assertThatThrownBy(() -> Worker.join(nobody, SECRET, "lonely", 1, folder.resolve("lonely")))
+                .isInstanceOf(NoAnswer.class)
+                .hasMessage(nobody + " does not answer.");
+    }
+
+    @Test
+    void addressesAndSecretsAreCheckedBeforeAnythingStarts() {
+        assertThat(Address.of("risk.example.org:9400")).isEqualTo(new Address("risk.example.org", 9400));
+        assertThatThrownBy(() -> Address.of("9400"))
+                .hasMessageContaining("such as risk.example.org:9400, not \"9400\"");
+        assertThatThrownBy(() -> Address.of("host:70000")).isInstanceOf(CannotJoin.class);
+        assertThatThrownBy(() -> Secret.of("short")).hasMessageContaining("at least 20 characters");
+    }
+}
