@@ -25,6 +25,7 @@ const OddsStage = lazily(() => import("../features/odds/OddsStage"), "OddsStage"
 
 const AccountPage = lazily(() => import("../features/people/AccountPage"), "AccountPage", MEANWHILE);
 const PeoplePage = lazily(() => import("../features/people/PeoplePage"), "PeoplePage", MEANWHILE);
+const MachinesPage = lazily(() => import("../features/machines/MachinesPage"), "MachinesPage", MEANWHILE);
 const JoinPage = lazily(() => import("../features/people/JoinPage"), "JoinPage", MEANWHILE);
 
 const page = (path: string, element: ReactNode) => ({ path, element, errorElement: <StageFault /> });
@@ -43,6 +44,7 @@ const router = createBrowserRouter([
           page("/projects", <ProjectsPage />),
           page("/account", <AccountPage />),
           page("/people", <PeoplePage />),
+          page("/machines", <MachinesPage />),
         ],
       },
       {

@@ -18,5 +18,9 @@ export function progressWords({ progress, asked, tolerance }: RunView): string {
   if (!progress) return `${of}; waiting for its turn.`;
   if (progress.paused) return `Held at ${of}.`;
   if (progress.perSecond === 0) return `${of}.`;
-  return `${of}, ${formatWhole(progress.perSecond)} a second, ${formatWhole(Math.ceil(progress.secondsLeft))} s left.`;
+  const helped =
+    progress.machines > 0
+      ? ` with ${progress.machines} more ${progress.machines === 1 ? "machine" : "machines"}`
+      : "";
+  return `${of}, ${formatWhole(progress.perSecond)} a second${helped}, ${formatWhole(Math.ceil(progress.secondsLeft))} s left.`;
 }

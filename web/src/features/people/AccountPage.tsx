@@ -3,7 +3,7 @@ import { useCallMe, useMe } from "../../shared/api/people";
 import { TextField } from "../../shared/ui/Field";
 import { CodesPart } from "./CodesPart";
 import { PasswordPart } from "./PasswordPart";
-import { PeopleFrame } from "./PeopleFrame";
+import { PageFrame } from "../../shared/ui/PageFrame";
 import { SessionsPart } from "./SessionsPart";
 import { TokensPart } from "./TokensPart";
 
@@ -13,7 +13,7 @@ export function AccountPage() {
   const call = useCallMe();
   if (!me?.id) return null;
   return (
-    <PeopleFrame title="Your account">
+    <PageFrame title="Your account">
       <Box color="softInk" mb="4">
         You sign in as {me.email}.
       </Box>
@@ -34,6 +34,6 @@ export function AccountPage() {
       <PasswordPart />
       <SessionsPart />
       <TokensPart />
-    </PeopleFrame>
+    </PageFrame>
   );
 }

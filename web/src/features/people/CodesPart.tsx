@@ -4,7 +4,7 @@ import type { Codes } from "../../shared/api/client";
 import { useBeginCodes, useTurnCodesOff, useTurnCodesOn } from "../../shared/api/people";
 import { Entry } from "../../shared/ui/Entry";
 import { Modules } from "./Modules";
-import { Part } from "./PeopleFrame";
+import { Part } from "../../shared/ui/PageFrame";
 import { saidOf } from "./problems";
 
 /** One-time codes beside the password: turned on with an app, turned off with the password. */

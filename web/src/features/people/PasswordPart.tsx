@@ -4,7 +4,7 @@ import { useChangePassword } from "../../shared/api/people";
 import { notify } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
 import { Entry } from "../../shared/ui/Entry";
-import { Part } from "./PeopleFrame";
+import { Part } from "../../shared/ui/PageFrame";
 import { saidOf, saidOtherwise } from "./problems";
 
 /** Another password. */

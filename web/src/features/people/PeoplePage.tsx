@@ -15,7 +15,7 @@ import { Notice } from "../../shared/ui/Notice";
 import { notify } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
 import { Entry } from "../../shared/ui/Entry";
-import { Part, PeopleFrame } from "./PeopleFrame";
+import { Part, PageFrame } from "../../shared/ui/PageFrame";
 import { saidOf, saidOtherwise } from "./problems";
 
 const Plain = chakra("button");
@@ -28,17 +28,17 @@ export function PeoplePage() {
   const [link, setLink] = useState<LinkFor>();
   if (me?.codesWanted)
     return (
-      <PeopleFrame title="People of this server">
+      <PageFrame title="People of this server">
         You look after the people of this server once one-time codes are on for you:{" "}
         <Box asChild color="action" textDecoration="underline">
           <Link to="/account">turn them on in your account</Link>
         </Box>
         .
-      </PeopleFrame>
+      </PageFrame>
     );
   if (people.isError) return <Notice alert>{people.error.message}</Notice>;
   return (
-    <PeopleFrame title={me?.alone ? "Work with others here" : "People of this server"}>
+    <PageFrame title={me?.alone ? "Work with others here" : "People of this server"}>
       {me?.alone ? (
         <Box>
           So far you are alone: whoever opened the address that was printed is you. Add yourself first. From
@@ -72,7 +72,7 @@ export function PeoplePage() {
         </Box>
       )}
       <AddPerson first={people.data?.length === 0} onLink={setLink} />
-    </PeopleFrame>
+    </PageFrame>
   );
 }
 

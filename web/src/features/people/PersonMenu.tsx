@@ -58,6 +58,11 @@ export function PersonMenu({ projectId }: { projectId?: string }) {
                   {me.alone ? "Work with others here…" : "People of this server"}
                 </Menu.Item>
               )}
+              {me.administrator && (
+                <Menu.Item value="machines" onSelect={() => void navigate("/machines")}>
+                  Machines that work here
+                </Menu.Item>
+              )}
               {!me.alone && (
                 <Menu.Item
                   value="out"

@@ -2,7 +2,7 @@ import { Box, Button, chakra, Flex } from "@chakra-ui/react";
 import { useEndSession, useEndSessions, useSessions } from "../../shared/api/people";
 import { formatMoment } from "../../shared/format/dates";
 import { browserName } from "./browserName";
-import { Part } from "./PeopleFrame";
+import { Part } from "../../shared/ui/PageFrame";
 
 const Plain = chakra("button");
 

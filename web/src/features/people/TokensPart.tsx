@@ -5,7 +5,7 @@ import { useProjects } from "../../shared/api/projects";
 import { formatMoment } from "../../shared/format/dates";
 import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { Entry } from "../../shared/ui/Entry";
-import { Part } from "./PeopleFrame";
+import { Part } from "../../shared/ui/PageFrame";
 
 const Plain = chakra("button");
 const SCOPES = [

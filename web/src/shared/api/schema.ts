@@ -3028,6 +3028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["machines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/grades/starter": {
         parameters: {
             query?: never;
@@ -4598,6 +4614,29 @@ export interface components {
         LostWords: {
             email: string;
         };
+        MachineView: {
+            id: string;
+            name: string;
+            kind: string;
+            address: string;
+            /** Format: int32 */
+            threads: number;
+            /** Format: date-time */
+            since: string;
+            /** Format: int32 */
+            busy: number;
+            work: components["schemas"]["WorkView"][];
+            /** Format: int64 */
+            blocks: number;
+            /** Format: int64 */
+            futures: number;
+            /** Format: int64 */
+            bytes: number;
+        };
+        MachinesView: {
+            listen?: string;
+            machines: components["schemas"]["MachineView"][];
+        };
         MarkView: {
             d?: string;
             /** Format: double */
@@ -5042,6 +5081,8 @@ export interface components {
             /** Format: double */
             secondsLeft: number;
             paused: boolean;
+            /** Format: int32 */
+            machines: number;
             sight?: components["schemas"]["Sight"];
         };
         ProjectSummary: {
@@ -6069,6 +6110,11 @@ export interface components {
             widerLow: number;
             /** Format: double */
             widerHigh: number;
+        };
+        WorkView: {
+            /** Format: int32 */
+            number: number;
+            project?: string;
         };
     };
     responses: never;
@@ -11428,6 +11474,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["NoticeView"][];
+                };
+            };
+        };
+    };
+    machines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MachinesView"];
                 };
             };
         };

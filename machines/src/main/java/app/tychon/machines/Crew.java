@@ -19,16 +19,18 @@ import org.apache.ignite.cluster.ClusterNode;
 /** The machines that a server works with: who is there, and their help with runs. */
 public final class Crew implements AutoCloseable {
     /**
-     * Activities times iterations from which on a run is shared: what one machine does in about two seconds. Below, sending
-     * plan and results costs more than is won; docs/scale.md has the measurement.
+     * Rows of the plan times iterations from which on a run is shared: what one machine does in about two seconds. Below,
+     * sending plan and results costs more than is won; docs/scale.md has the measurement.
      */
-    static final long WORTH_SHARING = 20_000_000;
+    static final long WORTH_SHARING = 10_000_000;
 
     private final Ignite ignite;
+    private final Address listen;
     private final Map<UUID, WorkDone> done = new ConcurrentHashMap<>();
 
-    private Crew(Ignite ignite) {
+    private Crew(Ignite ignite, Address listen) {
         this.ignite = ignite;
+        this.listen = listen;
     }
 
     /**
@@ -41,14 +43,22 @@ public final class Crew implements AutoCloseable {
      * @throws CannotJoin with the reason
      */
     public static Crew start(String machine, Address listen, Collection<Address> others, Secret secret, Path work) {
-        return new Crew(Nodes.server(machine, listen, others, secret, work));
+        return new Crew(Nodes.server(machine, listen, others, secret, work), listen);
     }
 
     /** Whether a run is so long that sharing it makes it shorter, and may be shared: by rounds it is not. */
     public boolean isWorthSharing(Plan plan, RunSettings settings) {
         return settings.until().isEmpty()
-                && (long) plan.activities().size() * settings.iterations() >= WORTH_SHARING
+                && rows(plan) * settings.iterations() >= WORTH_SHARING
                 && !workers().isEmpty();
+    }
+
+    /** What is worked out in every iteration. */
+    private static long rows(Plan plan) {
+        return plan.activities().size()
+                + plan.risks().size()
+                + plan.costs().size()
+                + plan.assignments().size();
     }
 
     /**
@@ -59,6 +69,11 @@ public final class Crew implements AutoCloseable {
      */
     public Helpers helpers(String run, Plan plan, RunSettings settings, BooleanSupplier held) {
         return blocks -> new Shift(this, run, plan, settings, held, blocks);
+    }
+
+    /** Where machines join. */
+    public Address listen() {
+        return listen;
     }
 
     Ignite ignite() {

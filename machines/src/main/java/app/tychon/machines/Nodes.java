@@ -26,8 +26,7 @@ import org.apache.ignite.spi.discovery.tcp.ipfinder.vm.TcpDiscoveryVmIpFinder;
 
 /**
  * Nodes of the engine between machines. Servers are its members, on two ports; workers are its clients, who open none and come
- * back by themselves when a network heals. Both speak TLS by the {@link Secret}; of what arrives only the classes of this
- * package are read, and none is ever fetched from another machine.
+ * back by themselves when a network heals. Both speak TLS by the {@link Secret}; no class is ever fetched from another machine.
  */
 final class Nodes {
     static final String KIND = "tychon.kind";
@@ -125,21 +124,14 @@ final class Nodes {
                                 .setMaxSize(32 * MIB)));
     }
 
-    /** What the engine reads before it starts: what it may tell, and which classes it may read from others. */
+    /** What the engine reads before it starts. */
     private static void prepare(Path work) {
         try {
             Files.createDirectories(work);
-            Path allowed = work.resolve("classes.txt");
-            Files.write(
-                    allowed,
-                    Stream.of(BeginJob.class, BlockJob.class, EndJob.class)
-                            .map(Class::getName)
-                            .collect(Collectors.toList()));
-            System.setProperty(
-                    "IGNITE_MARSHALLER_WHITELIST", allowed.toAbsolutePath().toString());
         } catch (IOException e) {
             throw new UncheckedIOException("the folder " + work + " cannot be written", e);
         }
+        System.setProperty("IGNITE_HOME", work.toAbsolutePath().toString());
         System.setProperty("IGNITE_QUIET", "false");
         System.setProperty("IGNITE_NO_ASCII", "true");
         System.setProperty("IGNITE_UPDATE_NOTIFIER", "false");

@@ -91,7 +91,7 @@ final class Shift implements Helpers.Help {
 
     private void work() {
         try {
-            while (!closed && !blocks.isThrough()) {
+            while (!closed) {
                 crew.workers().forEach(this::employ);
                 Runnable next = news.poll(LOOK, TimeUnit.MILLISECONDS);
                 while (next != null) {
@@ -193,7 +193,7 @@ final class Shift implements Helpers.Help {
         try {
             result = future.get();
         } catch (IgniteException e) {
-            LOG.info("A worker gave nothing: {}", e.getMessage());
+            LOG.warn("A worker gave nothing: {}", e.getMessage(), e);
             failed.run();
             return;
         }

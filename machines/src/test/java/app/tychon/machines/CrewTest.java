@@ -12,13 +12,18 @@ import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
+import java.io.File;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
 import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
+import javax.tools.ToolProvider;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -28,7 +33,8 @@ import org.junit.jupiter.api.io.TempDir;
 class CrewTest {
     private static final Plan PLAN = RandomPlans.risky(5, 40);
     private static final RunSettings SETTINGS = new RunSettings(40_250, 7, Sampling.LATIN, 1);
-    private static final Secret SECRET = Secret.of(Secret.fresh());
+    private static final String TEXT = Secret.fresh();
+    private static final Secret SECRET = Secret.of(TEXT);
 
     @TempDir
     static Path folder;
@@ -70,7 +76,9 @@ class CrewTest {
     private static void until(BooleanSupplier holds) {
         long end = System.nanoTime() + 30_000_000_000L;
         while (!holds.getAsBoolean()) {
-            assertThat(System.nanoTime()).as("waited for too long: %s", crew.machines()).isLessThan(end);
+            assertThat(System.nanoTime())
+                    .as("waited for too long: %s", crew.machines())
+                    .isLessThan(end);
             Thread.yield();
         }
     }
@@ -164,6 +172,45 @@ class CrewTest {
                         "Another build of Tychon is at work here (" + Build.mark() + ", not 0123456789ab)")
                 .hasMessageEndingWith("Bring this machine up to date.");
         assertThat(crew.machines()).extracting(Machine::name).doesNotContain("stranger", "old");
+    }
+
+    /** A class that none of us has; even if who sends it knows the secret. */
+    @Test
+    void noClassOfAnotherMachineIsFetchedOrRun() throws IOException {
+        Path source = Files.writeString(
+                folder.resolve("Foreign.java"),
+                """
+                public class Foreign implements org.apache.ignite.lang.IgniteCallable<String> {
+                    public String call() {
+                        return "ran";
+                    }
+                }
+                """);
+        String ours = System.getProperty("java.class.path");
+        ToolProvider.getSystemJavaCompiler()
+                .run(null, null, null, "-cp", ours, "-d", folder.toString(), source.toString());
+        Process intruder = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
+                        "-XX:+UseSerialGC",
+                        "@" + Files.write(folder.resolve("opens"), opens()),
+                        "-cp",
+                        ours + File.pathSeparator + folder,
+                        Intruder.class.getName(),
+                        address.toString(),
+                        TEXT,
+                        folder.resolve("intruder").toString())
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(intruder.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(said).contains("joined").contains("refused").doesNotContain("ran");
+    }
+
+    /** What this process was started with. */
+    private static List<String> opens() {
+        return ManagementFactory.getRuntimeMXBean().getInputArguments().stream()
+                .filter(one -> one.startsWith("--add-opens"))
+                .toList();
     }
 
     @Test

@@ -92,7 +92,7 @@ class HelpedRunTest {
     }
 
     private static void workOff(Blocks blocks, RunBlocks work, int batches) throws InterruptedException {
-        while (!blocks.isThrough()) {
+        while (!Thread.currentThread().isInterrupted()) {
             Optional<Block> block = blocks.take(batches).or(blocks::takeLate);
             if (block.isPresent()) {
                 blocks.finish(block.get(), work.work(block.get()));

@@ -1,5 +1,6 @@
 package app.tychon.server.launch;
 
+import app.tychon.machines.Crew;
 import app.tychon.server.TychonApplication;
 import app.tychon.server.database.DatabaseAddress;
 import app.tychon.server.database.OwnDatabase;
@@ -72,6 +73,10 @@ public final class Launch {
             System.out.println(
                     "The address is good once, and lets in nobody else; another is printed when it was used.");
         }
+        settings.machines()
+                .ifPresent(machines ->
+                        System.out.println("Machines may join at " + machines.listen() + ", by the secret in "
+                                + settings.data().resolve(MachineSettings.FILE) + " or TYCHON_MACHINES_SECRET."));
         System.out.println("Press Ctrl-C to stop it.");
     }
 
@@ -104,6 +109,10 @@ public final class Launch {
         settings.projectStorage().ifPresent(size -> properties.put("tychon.project-storage", size));
         properties.putAll(settings.services());
         application.setDefaultProperties(properties);
+        settings.machines().ifPresent(machines -> {
+            Crew crew = machines.start();
+            application.addInitializers(context -> context.getBeanFactory().registerSingleton("crew", crew));
+        });
         ConfigurableApplicationContext context = application.run();
         RunningServer.tell(settings, address);
         SpringApplication.getShutdownHandlers().add(() -> RunningServer.forget(settings));

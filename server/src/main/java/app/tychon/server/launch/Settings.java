@@ -27,6 +27,7 @@ import java.util.OptionalInt;
  *     where they need not)
  * @param projectStorage what one project may keep of runs and briefs, such as 50GB (TYCHON_PROJECT_STORAGE)
  * @param services properties of other services that it works with, as {@link Services} reads them
+ * @param machines that may join, where any may
  */
 record Settings(
         Path data,
@@ -42,7 +43,8 @@ record Settings(
         Optional<String> secret,
         boolean codes,
         Optional<String> projectStorage,
-        Map<String, Object> services) {
+        Map<String, Object> services,
+        Optional<MachineSettings> machines) {
 
     static Settings of(Map<String, String> environment) {
         return new Settings(
@@ -63,7 +65,11 @@ record Settings(
                 given(environment, "TYCHON_SECRET"),
                 !"optional".equals(environment.get("TYCHON_CODES")),
                 given(environment, "TYCHON_PROJECT_STORAGE").map(Settings::size),
-                Services.of(environment));
+                Services.of(environment),
+                MachineSettings.of(
+                        environment,
+                        Path.of(environment.getOrDefault("TYCHON_DATA", ".tychon"))
+                                .toAbsolutePath()));
     }
 
     static Optional<String> given(Map<String, String> environment, String name) {
@@ -91,7 +97,7 @@ record Settings(
                         + "\".");
     }
 
-    /** The same for this machine alone, on any free port. */
+    /** The same for this machine alone, on any free port; no other joins. */
     Settings quietly() {
         return new Settings(
                 data,
@@ -107,7 +113,8 @@ record Settings(
                 secret,
                 codes,
                 projectStorage,
-                services);
+                services,
+                Optional.empty());
     }
 
     /** Whether others than this machine's programs reach it by itself. */

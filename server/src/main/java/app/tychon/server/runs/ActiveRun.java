@@ -5,6 +5,7 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
+import java.util.function.IntSupplier;
 
 /** A run while it runs: how far it is, and whether it has been asked to stop. Tells of progress a few times a second. */
 final class ActiveRun implements RunMonitor {
@@ -14,6 +15,7 @@ final class ActiveRun implements RunMonitor {
     private final Sighting sighting;
     private final Consumer<RunView.Progress> tell;
     private final Runnable standAside;
+    private final IntSupplier machines;
     private final AtomicInteger done = new AtomicInteger();
     private final AtomicLong lastTold = new AtomicLong();
     private volatile long startedNanos = System.nanoTime();
@@ -25,8 +27,11 @@ final class ActiveRun implements RunMonitor {
     /**
      * @param sighting how to see what has been simulated while it runs
      * @param standAside lets others work while a thread of a run that is held waits
+     * @param machines how many others help with it now
      */
-    ActiveRun(int total, Sighting sighting, Consumer<RunView.Progress> tell, Runnable standAside) {
+    ActiveRun(
+            int total, Sighting sighting, Consumer<RunView.Progress> tell, Runnable standAside, IntSupplier machines) {
+        this.machines = machines;
         this.standAside = standAside;
         this.total = total;
         this.sighting = sighting;
@@ -45,6 +50,10 @@ final class ActiveRun implements RunMonitor {
 
     boolean isStopped() {
         return stopped;
+    }
+
+    synchronized boolean isHeld() {
+        return paused;
     }
 
     synchronized void pause(boolean hold) {
@@ -103,7 +112,12 @@ final class ActiveRun implements RunMonitor {
         double seconds = Math.max(1e-3, (now() - startedNanos - pausedNanos) / 1e9);
         double perSecond = now / seconds;
         return new RunView.Progress(
-                now, perSecond, perSecond == 0 ? 0 : (total - now) / perSecond, paused, sighting.last());
+                now,
+                perSecond,
+                perSecond == 0 ? 0 : (total - now) / perSecond,
+                paused,
+                machines.getAsInt(),
+                sighting.last());
     }
 
     /** The moment up to which it has worked. */

@@ -116,6 +116,10 @@ class RunEntity {
         return id;
     }
 
+    int number() {
+        return number;
+    }
+
     UUID projectId() {
         return projectId;
     }

@@ -9,6 +9,7 @@ import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
@@ -53,6 +54,7 @@ class RunService {
     private final RunArchive archive;
     private final ProjectEvents events;
     private final EnginePool pool;
+    private final Machines machines;
     private final Duration breath;
     private final RunQueue queue = new RunQueue();
     private final RunRoom room = new RunRoom(queue);
@@ -60,13 +62,20 @@ class RunService {
     private volatile boolean closing;
 
     @Autowired
-    RunService(PlanStore plans, RunArchive archive, ProjectEvents events, EnginePool pool) {
-        this(plans, archive, events, pool, Duration.ofSeconds(2));
+    RunService(PlanStore plans, RunArchive archive, ProjectEvents events, EnginePool pool, Machines machines) {
+        this(plans, archive, events, pool, machines, Duration.ofSeconds(2));
     }
 
     /** @param breath how long to wait for a database that does not answer before it is tried again */
-    RunService(PlanStore plans, RunArchive archive, ProjectEvents events, EnginePool pool, Duration breath) {
+    RunService(
+            PlanStore plans,
+            RunArchive archive,
+            ProjectEvents events,
+            EnginePool pool,
+            Machines machines,
+            Duration breath) {
         this.pool = pool;
+        this.machines = machines;
         this.plans = plans;
         this.archive = archive;
         this.events = events;
@@ -112,7 +121,11 @@ class RunService {
         double certainty = settings.until().map(Steadiness::certainty).orElse(Steadiness.USUAL_CERTAINTY);
         Sighting sighting = drawn ? Sighting.of(plan, run.level(), certainty) : Sighting.NONE;
         return new ActiveRun(
-                settings.iterations(), sighting, progress -> publish(run.projectId(), run, progress), pool::standAside);
+                settings.iterations(),
+                sighting,
+                progress -> publish(run.projectId(), run, progress),
+                pool::standAside,
+                () -> machines.at(run.id()));
     }
 
     private void publish(UUID project, RunEntity run, RunView.Progress progress) {
@@ -128,7 +141,11 @@ class RunService {
                     run.projectId(),
                     RunNeeds.of(plan.plan(), settings).bytes(),
                     turns -> Simulation.run(
-                            CompiledPlan.of(plan.network(), plan.schedule()), settings, pool.watched(turns, watched)));
+                            CompiledPlan.of(plan.network(), plan.schedule()),
+                            settings,
+                            pool.watched(turns, watched),
+                            machines.helpers(
+                                    id, run.projectId(), run.number(), plan.plan(), settings, watched::isHeld)));
             if (!isBelievable(result)) {
                 end(id, RunState.FAILED, NOT_BELIEVABLE);
                 return;

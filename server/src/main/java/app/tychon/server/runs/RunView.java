@@ -50,9 +50,11 @@ public record RunView(
      * @param done iterations
      * @param perSecond their rate
      * @param secondsLeft at that rate
+     * @param machines how many others help with it now
      * @param sight what has been seen so far, now and then; absent where it is not drawn
      */
-    public record Progress(int done, double perSecond, double secondsLeft, boolean paused, @Nullable Sight sight) {}
+    public record Progress(
+            int done, double perSecond, double secondsLeft, boolean paused, int machines, @Nullable Sight sight) {}
 
     /**
      * What a run has seen so far.

@@ -3,6 +3,7 @@ package app.tychon.server.runs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.doNothing;
 import static org.mockito.Mockito.doThrow;
@@ -14,9 +15,11 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.tychon.core.RandomPlans;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
@@ -40,13 +43,15 @@ class RunServiceTest {
     private final RunArchive archive = mock(RunArchive.class);
     private final ProjectEvents events = mock(ProjectEvents.class);
     private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
-    private final RunService runs = new RunService(plans, archive, events, pool, Duration.ZERO);
+    private final Machines machines = mock(Machines.class);
+    private final RunService runs = new RunService(plans, archive, events, pool, machines, Duration.ZERO);
     private final LoadedPlan plan = LoadedPlan.of(1, RandomPlans.oneCalendar(3, 10));
     private final RunEntity run = new RunEntity(
             PROJECT, 1, new RunSettings(1000, 7, Sampling.LATIN, 1), plan, new RunWords(null, null, null));
 
     @BeforeEach
     void aPlanToSimulate() {
+        when(machines.helpers(any(), any(), anyInt(), any(), any(), any())).thenReturn(Helpers.NONE);
         when(plans.find(PROJECT)).thenReturn(plan);
         when(archive.begin(eq(PROJECT), any(), any(), any())).thenReturn(run);
         when(archive.view(run.id())).thenAnswer(asked -> run.view());

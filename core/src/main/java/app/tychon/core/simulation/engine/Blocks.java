@@ -188,16 +188,14 @@ public final class Blocks {
         return done;
     }
 
-    /** Whether there is nothing more to take, now or later, unless it is opened further. */
-    public synchronized boolean isThrough() {
+    /** Whether all that may be taken so far is done. */
+    synchronized boolean isThrough() {
         return failure != null || returned.isEmpty() && out.isEmpty() && keeping == 0 && (closed || next >= end);
     }
 
     /** Waits until something changes, or so many milliseconds. */
     public synchronized void await(long millis) throws InterruptedException {
-        if (!isThrough()) {
-            wait(millis);
-        }
+        wait(millis);
     }
 
     /** Iterations from the first on of which none is missing. */

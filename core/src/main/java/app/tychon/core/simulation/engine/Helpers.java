@@ -13,6 +13,6 @@ public interface Helpers {
         void close();
     }
 
-    /** A run begins: its blocks may be taken from now on. Returns at once. */
+    /** A run begins: its blocks may be taken as soon as there are any, until the help is closed. Returns at once. */
     Help begin(Blocks blocks);
 }

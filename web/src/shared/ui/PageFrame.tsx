@@ -1,10 +1,10 @@
 import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 
-/** A page that is about people and no project. */
-export function PeopleFrame({ title, children }: { title: string; children: ReactNode }) {
+/** A page that is about no project. */
+export function PageFrame({ title, children, wide }: { title: string; children: ReactNode; wide?: boolean }) {
   return (
-    <Box as="main" maxW="860px" mx="auto" px="6" py="8">
+    <Box as="main" maxW={wide ? "1160px" : "860px"} mx="auto" px="6" py="8">
       <Box as="h1" fontSize="24px" fontWeight="650" mb="2">
         {title}
       </Box>

@@ -1,0 +1,80 @@
+package app.tychon.server.machines;
+
+import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.machines.Crew;
+import app.tychon.machines.Machine;
+import jakarta.annotation.PreDestroy;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BooleanSupplier;
+import org.springframework.stereotype.Component;
+
+/** Machines that may join and help with long runs; where none is configured nothing starts, and every run stays here. */
+@Component
+public class Machines {
+    /** A run that machines work at. */
+    record Work(UUID project, int number) {}
+
+    private final Optional<Crew> crew;
+    private final Map<String, Work> shared = new ConcurrentHashMap<>();
+
+    /** @param crew what they join, where any may */
+    Machines(Optional<Crew> crew) {
+        this.crew = crew;
+    }
+
+    /**
+     * Help with a run, where it is long enough and somebody is there.
+     *
+     * @param number of the run in its project
+     * @param held   whether it stands still for a while
+     */
+    public Helpers helpers(UUID run, UUID project, int number, Plan plan, RunSettings settings, BooleanSupplier held) {
+        return crew.filter(all -> all.isWorthSharing(plan, settings))
+                .map(all -> {
+                    Helpers helpers = all.helpers(run.toString(), plan, settings, held);
+                    return (Helpers) blocks -> {
+                        shared.put(run.toString(), new Work(project, number));
+                        Helpers.Help help = helpers.begin(blocks);
+                        return () -> {
+                            shared.remove(run.toString());
+                            help.close();
+                        };
+                    };
+                })
+                .orElse(Helpers.NONE);
+    }
+
+    /** How many other machines have something of a run in hand. */
+    public int at(UUID run) {
+        return shared.containsKey(run.toString())
+                ? (int) all().stream()
+                        .filter(one -> one.runs().contains(run.toString()))
+                        .count()
+                : 0;
+    }
+
+    /** Where they join, as HOST:PORT; nothing where none may. */
+    Optional<String> listen() {
+        return crew.map(all -> all.listen().toString());
+    }
+
+    List<Machine> all() {
+        return crew.map(Crew::machines).orElse(List.of());
+    }
+
+    /** What a run is that machines work at for this server. */
+    Optional<Work> work(String run) {
+        return Optional.ofNullable(shared.get(run));
+    }
+
+    @PreDestroy
+    void close() {
+        crew.ifPresent(Crew::close);
+    }
+}
