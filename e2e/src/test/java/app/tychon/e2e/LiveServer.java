@@ -1,10 +1,12 @@
 package app.tychon.e2e;
 
+import app.tychon.machines.Crew;
 import app.tychon.server.TychonApplication;
 import app.tychon.server.database.OwnDatabase;
 import app.tychon.server.door.MachineKey;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -17,7 +19,7 @@ final class LiveServer implements AutoCloseable {
     private final OwnDatabase database;
     private final ConfigurableApplicationContext application;
 
-    private LiveServer(Path folder) {
+    private LiveServer(Path folder, Optional<Crew> crew) {
         database = OwnDatabase.start(folder);
         SpringApplication spring = new SpringApplication(TychonApplication.class);
         spring.setDefaultProperties(Map.of(
@@ -33,11 +35,18 @@ final class LiveServer implements AutoCloseable {
                 MACHINE_KEY,
                 "server.port",
                 0));
+        crew.ifPresent(machines ->
+                spring.addInitializers(context -> context.getBeanFactory().registerSingleton("crew", machines)));
         application = spring.run();
     }
 
     static LiveServer start(Path folder) {
-        return new LiveServer(folder);
+        return new LiveServer(folder, Optional.empty());
+    }
+
+    /** The same, with other machines that may join. */
+    static LiveServer start(Path folder, Crew crew) {
+        return new LiveServer(folder, Optional.of(crew));
     }
 
     String address() {

@@ -2,6 +2,7 @@ package app.tychon.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -21,7 +22,8 @@ class RestartTest {
 
     /** One run is through when the server stops, another at work. */
     @Test
-    void recordedRunsSurviveARestartOfServerAndDatabaseAndWhatWasAtWorkGoesOn(@TempDir Path folder) {
+    void recordedRunsSurviveARestartOfServerAndDatabaseAndWhatWasAtWorkGoesOnWithTheHelpOfMachines(@TempDir Path folder)
+            throws IOException {
         String stage;
         String reading;
         String run;
@@ -43,20 +45,44 @@ class RestartTest {
             browser.press("Record a run");
             browser.read("[role='status']", "a second");
         }
-        try (LiveServer server = LiveServer.start(folder);
-                Browser browser = new Browser()) {
-            browser.open(server.entrance() + "?to=" + URLEncoder.encode(stage, StandardCharsets.UTF_8));
-            browser.read(IN_WORDS, "By 10,000 futures");
-            assertThat(browser.read(READING, "Four futures in five finish by")).isEqualTo(reading);
-            assertThat(browser.see(SOURCE).getText()).isEqualTo(run);
-            // What was at work goes on to where it was to end, and can be stopped again.
-            browser.see("[aria-label='Recorded runs']").click();
-            browser.read("[data-run='2']", "interrupted");
-            browser.press("Go on with it");
-            browser.read("[data-testid='at-work']", "of 1,000,000 futures");
-            browser.press("Stop and keep");
-            browser.read(SOURCE, "stopped early");
-            browser.read(READING, "Four futures in five finish by");
+        try (Workers workers = new Workers(folder)) {
+            workers.join("ridge-1");
+            workers.join("ridge-2");
+            try (LiveServer server = LiveServer.start(folder, workers.crew());
+                    Browser browser = new Browser()) {
+                browser.open(server.entrance() + "?to=" + URLEncoder.encode(stage, StandardCharsets.UTF_8));
+                browser.read(IN_WORDS, "By 10,000 futures");
+                assertThat(browser.read(READING, "Four futures in five finish by"))
+                        .isEqualTo(reading);
+                assertThat(browser.see(SOURCE).getText()).isEqualTo(run);
+                goesOnWithMachines(browser, workers);
+            }
         }
+    }
+
+    /** What was at work goes on to where it was to end, on two more machines, of which one is killed; and is stopped again. */
+    private static void goesOnWithMachines(Browser browser, Workers workers) {
+        String stage = browser.address();
+        browser.see("[aria-label='You, alone on this machine']").click();
+        browser.pick("Machines that work here");
+        browser.read("[data-testid='machines']", "2 machines help this server, 2 blocks at once");
+        browser.open(stage);
+        browser.see("[aria-label='Recorded runs']").click();
+        browser.read("[data-run='2']", "interrupted");
+        browser.press("Go on with it");
+        browser.read("[data-testid='at-work']", "with 2 more machines");
+        String atWork = browser.address();
+        browser.open(stage.substring(0, stage.indexOf("/projects")) + "/machines");
+        browser.read("[data-machine='ridge-1']", "run 2 of Kestrel Ridge Observatory");
+        browser.read("[data-machine='ridge-2']", "in hand");
+        workers.kill("ridge-1");
+        browser.read("[data-testid='machines']", "One machine helps this server");
+        browser.isGone("[data-machine='ridge-1']");
+        browser.read("[data-machine='ridge-2']", "in hand");
+        browser.open(atWork);
+        browser.read("[data-testid='at-work']", "with 1 more machine,");
+        browser.press("Stop and keep");
+        browser.read(SOURCE, "stopped early");
+        browser.read(READING, "Four futures in five finish by");
     }
 }

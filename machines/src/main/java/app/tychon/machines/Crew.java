@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.function.BooleanSupplier;
 import org.apache.ignite.Ignite;
 import org.apache.ignite.Ignition;
@@ -26,6 +28,11 @@ public final class Crew implements AutoCloseable {
 
     private final Ignite ignite;
     private final Address listen;
+    private final ExecutorService senders = Executors.newCachedThreadPool(task -> {
+        Thread thread = new Thread(task, "machines-send");
+        thread.setDaemon(true);
+        return thread;
+    });
     private final Map<UUID, WorkDone> done = new ConcurrentHashMap<>();
 
     private Crew(Ignite ignite, Address listen) {
@@ -80,6 +87,11 @@ public final class Crew implements AutoCloseable {
         return ignite;
     }
 
+    /** Threads that reach workers. */
+    ExecutorService senders() {
+        return senders;
+    }
+
     /** Those who work, now. */
     Collection<ClusterNode> workers() {
         return ignite.cluster().forAttribute(Nodes.KIND, Nodes.WORKER).nodes();
@@ -127,6 +139,7 @@ public final class Crew implements AutoCloseable {
 
     @Override
     public void close() {
+        senders.shutdownNow();
         Ignition.stop(ignite.name(), true);
     }
 }

@@ -132,6 +132,7 @@ final class Nodes {
             throw new UncheckedIOException("the folder " + work + " cannot be written", e);
         }
         System.setProperty("IGNITE_HOME", work.toAbsolutePath().toString());
+        System.setProperty("IGNITE_JVM_PAUSE_DETECTOR_DISABLED", "true");
         System.setProperty("IGNITE_QUIET", "false");
         System.setProperty("IGNITE_NO_ASCII", "true");
         System.setProperty("IGNITE_UPDATE_NOTIFIER", "false");

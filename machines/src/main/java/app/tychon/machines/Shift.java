@@ -23,7 +23,6 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.zip.GZIPOutputStream;
 import org.apache.ignite.Ignite;
-import org.apache.ignite.IgniteCompute;
 import org.apache.ignite.IgniteException;
 import org.apache.ignite.cluster.ClusterNode;
 import org.apache.ignite.lang.IgniteCallable;
@@ -179,13 +178,17 @@ final class Shift implements Helpers.Help {
             hand.failures++;
             otherwise.run();
         };
-        try {
-            IgniteCompute compute =
-                    ignite.compute(ignite.cluster().forNode(worker)).withNoFailover();
-            compute.callAsync(job).listen(future -> news.add(() -> end(future, then, failed)));
-        } catch (IgniteException e) {
-            failed.run();
-        }
+        // Reaching a worker that is gone takes seconds; nobody else waits for that.
+        crew.senders().execute(() -> {
+            try {
+                ignite.compute(ignite.cluster().forNode(worker))
+                        .withNoFailover()
+                        .callAsync(job)
+                        .listen(future -> news.add(() -> end(future, then, failed)));
+            } catch (IgniteException e) {
+                news.add(failed);
+            }
+        });
     }
 
     private <T> void end(IgniteFuture<T> future, Consumer<T> then, Runnable failed) {
@@ -193,7 +196,7 @@ final class Shift implements Helpers.Help {
         try {
             result = future.get();
         } catch (IgniteException e) {
-            LOG.warn("A worker gave nothing: {}", e.getMessage(), e);
+            LOG.warn("A worker gave nothing: {}", e.getMessage());
             failed.run();
             return;
         }
@@ -206,13 +209,15 @@ final class Shift implements Helpers.Help {
         closed = true;
         thread.interrupt();
         for (ClusterNode worker : crew.workers()) {
-            try {
-                ignite.compute(ignite.cluster().forNode(worker))
-                        .withNoFailover()
-                        .runAsync(new EndJob(what.run()));
-            } catch (IgniteException e) {
-                LOG.debug("A worker is gone that had to be told of an end.", e);
-            }
+            crew.senders().execute(() -> {
+                try {
+                    ignite.compute(ignite.cluster().forNode(worker))
+                            .withNoFailover()
+                            .run(new EndJob(what.run()));
+                } catch (IgniteException e) {
+                    LOG.debug("A worker is gone that had to be told of an end.", e);
+                }
+            });
         }
     }
 

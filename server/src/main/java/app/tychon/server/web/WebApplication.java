@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 @ForEverybody
 class WebApplication {
-    @GetMapping({"/", "/projects", "/projects/{id}/{stage:[a-z-]+}", "/account", "/people", "/join/{key}"})
+    @GetMapping({"/", "/projects", "/projects/{id}/{stage:[a-z-]+}", "/account", "/people", "/machines", "/join/{key}"})
     String page() {
         return "forward:/index.html";
     }

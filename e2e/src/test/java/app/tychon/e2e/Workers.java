@@ -1,0 +1,87 @@
+package app.tychon.e2e;
+
+import app.tychon.machines.Address;
+import app.tychon.machines.Crew;
+import app.tychon.machines.Secret;
+import app.tychon.machines.WorkerCommand;
+import java.io.File;
+import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Machines that work for a server, each a process of its own, until they are closed or killed. */
+final class Workers implements AutoCloseable {
+    private static final String SECRET = Secret.fresh();
+
+    private final Path folder;
+    private final Address address;
+    private final Map<String, Process> processes = new HashMap<>();
+
+    Workers(Path folder) throws IOException {
+        this.folder = folder;
+        address = new Address("127.0.0.1", freePort());
+    }
+
+    /** Of two that are free. */
+    private static int freePort() throws IOException {
+        while (true) {
+            try (ServerSocket one = new ServerSocket(0);
+                    ServerSocket other = new ServerSocket(one.getLocalPort() + 1)) {
+                return other.getLocalPort() - 1;
+            } catch (IOException | IllegalArgumentException taken) {
+                // Then others.
+            }
+        }
+    }
+
+    /** What they join. */
+    Crew crew() {
+        return Crew.start("server", address, List.of(), Secret.of(SECRET), folder.resolve("machines"));
+    }
+
+    void join(String name) throws IOException {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Xmx256m",
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC"));
+        // What this process may look into of Java's own, they may too.
+        command.add("@"
+                + Files.write(
+                        folder.resolve(name + ".opens"),
+                        ManagementFactory.getRuntimeMXBean().getInputArguments().stream()
+                                .filter(one -> one.startsWith("--add-opens"))
+                                .toList()));
+        command.addAll(List.of(
+                "-cp",
+                System.getProperty("java.class.path"),
+                WorkerCommand.class.getName(),
+                "--join",
+                address.toString(),
+                "--threads",
+                "1",
+                "--name",
+                name));
+        ProcessBuilder process = new ProcessBuilder(command);
+        process.environment().put("TYCHON_MACHINES_SECRET", SECRET);
+        File log = folder.resolve(name + ".log").toFile();
+        processes.put(
+                name, process.redirectErrorStream(true).redirectOutput(log).start());
+    }
+
+    /** As kill -9 does. */
+    void kill(String name) {
+        processes.remove(name).destroyForcibly();
+    }
+
+    @Override
+    public void close() {
+        processes.values().forEach(Process::destroyForcibly);
+    }
+}
