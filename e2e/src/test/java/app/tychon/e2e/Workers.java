@@ -14,18 +14,24 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.boot.logging.LoggingSystem;
 
 /** Machines that work for a server, each a process of its own, until they are closed or killed. */
-final class Workers implements AutoCloseable {
+public final class Workers implements AutoCloseable {
     private static final String SECRET = Secret.fresh();
 
     private final Path folder;
     private final Address address;
     private final Map<String, Process> processes = new HashMap<>();
 
-    Workers(Path folder) throws IOException {
+    public Workers(Path folder) throws IOException {
+        this(folder, "127.0.0.1");
+    }
+
+    /** @param listen where the server lets them join */
+    public Workers(Path folder, String listen) throws IOException {
         this.folder = folder;
-        address = new Address("127.0.0.1", freePort());
+        address = new Address(listen, freePort());
     }
 
     /** Of two that are free. */
@@ -40,13 +46,23 @@ final class Workers implements AutoCloseable {
         }
     }
 
-    /** What they join. */
-    Crew crew() {
+    /** What they join; the engine between them has nothing to say. */
+    public Crew crew() {
+        LoggingSystem.get(Workers.class.getClassLoader()).beforeInitialize();
         return Crew.start("server", address, List.of(), Secret.of(SECRET), folder.resolve("machines"));
     }
 
-    void join(String name) throws IOException {
-        List<String> command = new ArrayList<>(List.of(
+    public void join(String name) throws IOException {
+        join(name, address.host(), List.of());
+    }
+
+    /**
+     * @param host    by which it reaches the server
+     * @param through what its command is put behind
+     */
+    public void join(String name, String host, List<String> through) throws IOException {
+        List<String> command = new ArrayList<>(through);
+        command.addAll(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx256m",
                 "-XX:TieredStopAtLevel=1",
@@ -58,12 +74,14 @@ final class Workers implements AutoCloseable {
                         ManagementFactory.getRuntimeMXBean().getInputArguments().stream()
                                 .filter(one -> one.startsWith("--add-opens"))
                                 .toList()));
+        command.add(
+                "-Dlogback.configurationFile=" + Files.writeString(folder.resolve("quiet.xml"), "<configuration/>"));
         command.addAll(List.of(
                 "-cp",
                 System.getProperty("java.class.path"),
                 WorkerCommand.class.getName(),
                 "--join",
-                address.toString(),
+                host + ":" + address.port(),
                 "--threads",
                 "1",
                 "--name",
@@ -75,9 +93,21 @@ final class Workers implements AutoCloseable {
                 name, process.redirectErrorStream(true).redirectOutput(log).start());
     }
 
+    /** Whether any was begun and not killed. */
+    public boolean any() {
+        return !processes.isEmpty();
+    }
+
     /** As kill -9 does. */
-    void kill(String name) {
+    public void kill(String name) {
         processes.remove(name).destroyForcibly();
+    }
+
+    /** Sends it another signal. */
+    public void signal(String name, String signal) throws IOException {
+        new ProcessBuilder(
+                        "kill", "-" + signal, Long.toString(processes.get(name).pid()))
+                .start();
     }
 
     @Override

@@ -19,6 +19,11 @@ public record Address(String host, int port) {
         return new Address(text.substring(0, colon).strip(), Integer.parseInt(port));
     }
 
+    /** The same as this machine itself reaches it: all its addresses are no address. */
+    Address here() {
+        return host.equals("0.0.0.0") || host.equals("::") ? new Address("127.0.0.1", port) : this;
+    }
+
     @Override
     public String toString() {
         return host + ":" + port;

@@ -13,10 +13,19 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.BiConsumer;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import org.apache.ignite.Ignite;
+import org.apache.ignite.IgniteException;
+import org.apache.ignite.IgniteState;
 import org.apache.ignite.Ignition;
+import org.apache.ignite.cluster.ClusterGroup;
 import org.apache.ignite.cluster.ClusterNode;
+import org.apache.ignite.events.DiscoveryEvent;
+import org.apache.ignite.events.EventType;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** The machines that a server works with: who is there, and their help with runs. */
 public final class Crew implements AutoCloseable {
@@ -26,8 +35,13 @@ public final class Crew implements AutoCloseable {
      */
     static final long WORTH_SHARING = 10_000_000;
 
+    private static final Logger LOG = LoggerFactory.getLogger(Crew.class);
+    /** On which servers tell each other. */
+    private static final String TOPIC = "tychon";
+
     private final Ignite ignite;
     private final Address listen;
+    private final String id;
     private final ExecutorService senders = Executors.newCachedThreadPool(task -> {
         Thread thread = new Thread(task, "machines-send");
         thread.setDaemon(true);
@@ -38,6 +52,7 @@ public final class Crew implements AutoCloseable {
     private Crew(Ignite ignite, Address listen) {
         this.ignite = ignite;
         this.listen = listen;
+        id = ignite.cluster().localNode().id().toString();
     }
 
     /**
@@ -92,17 +107,82 @@ public final class Crew implements AutoCloseable {
         return senders;
     }
 
+    /** Whether the engine between machines works; where it broke down this server goes on alone. */
+    private boolean isUp() {
+        return Ignition.state(ignite.name()) == IgniteState.STARTED;
+    }
+
+    private Collection<ClusterNode> nodes(String kind) {
+        return isUp() ? ignite.cluster().forAttribute(Nodes.KIND, kind).nodes() : List.of();
+    }
+
     /** Those who work, now. */
     Collection<ClusterNode> workers() {
-        return ignite.cluster().forAttribute(Nodes.KIND, Nodes.WORKER).nodes();
+        return nodes(Nodes.WORKER);
     }
 
     WorkDone done(ClusterNode worker) {
         return done.computeIfAbsent(worker.id(), id -> new WorkDone());
     }
 
+    /** What this server is among the others, until it ends. */
+    public String id() {
+        return id;
+    }
+
+    /** All servers of the same database that are there now, this one among them, in an order that is the same for all of them. */
+    public List<String> servers() {
+        return nodes(Nodes.SERVER).stream()
+                .sorted(Comparator.comparingLong(ClusterNode::order))
+                .map(node -> node.id().toString())
+                .toList();
+    }
+
+    /** Tells all other servers something, in the order in which it is told; one that is gone does not hear it. */
+    public void tell(byte[] what) {
+        if (nodes(Nodes.SERVER).size() < 2) {
+            return;
+        }
+        try {
+            ClusterGroup others =
+                    ignite.cluster().forAttribute(Nodes.KIND, Nodes.SERVER).forRemotes();
+            ignite.message(others).sendOrdered(TOPIC, what, 0);
+        } catch (IgniteException | IllegalStateException e) {
+            LOG.warn("Another server could not be told: {}", e.getMessage());
+        }
+    }
+
+    /** @param ear is given who tells and what; of servers alone */
+    public void listen(BiConsumer<String, byte[]> ear) {
+        ignite.message().localListen(TOPIC, (node, what) -> {
+            ClusterNode from = ignite.cluster().node(node);
+            if (from != null && Nodes.SERVER.equals(from.attribute(Nodes.KIND)) && what instanceof byte[] bytes) {
+                ear.accept(node.toString(), bytes);
+            }
+            return true;
+        });
+    }
+
+    /** @param then is given which server is gone; on a thread of its own */
+    public void whenServerGone(Consumer<String> then) {
+        ignite.events()
+                .localListen(
+                        event -> {
+                            ClusterNode gone = ((DiscoveryEvent) event).eventNode();
+                            if (Nodes.SERVER.equals(gone.attribute(Nodes.KIND))) {
+                                senders.execute(() -> then.accept(gone.id().toString()));
+                            }
+                            return true;
+                        },
+                        EventType.EVT_NODE_LEFT,
+                        EventType.EVT_NODE_FAILED);
+    }
+
     /** Servers first, then workers by name. */
     public List<Machine> machines() {
+        if (!isUp()) {
+            return List.of();
+        }
         Collection<ClusterNode> nodes = ignite.cluster().nodes();
         done.keySet().removeIf(id -> ignite.cluster().node(id) == null);
         return nodes.stream()

@@ -18,6 +18,7 @@ import org.apache.ignite.configuration.DataRegionConfiguration;
 import org.apache.ignite.configuration.DataStorageConfiguration;
 import org.apache.ignite.configuration.IgniteConfiguration;
 import org.apache.ignite.configuration.SystemDataRegionConfiguration;
+import org.apache.ignite.events.EventType;
 import org.apache.ignite.failure.StopNodeFailureHandler;
 import org.apache.ignite.logger.slf4j.Slf4jLogger;
 import org.apache.ignite.spi.communication.tcp.TcpCommunicationSpi;
@@ -52,13 +53,15 @@ final class Nodes {
      * @throws CannotJoin with the reason
      */
     static Ignite server(String machine, Address listen, Collection<Address> others, Secret secret, Path work) {
-        TcpDiscoverySpi discovery = discovery(
-                Stream.concat(Stream.of(listen), others.stream()).distinct().toList());
+        TcpDiscoverySpi discovery = discovery(Stream.concat(Stream.of(listen.here()), others.stream())
+                .distinct()
+                .toList());
         discovery.setLocalPort(listen.port());
         TcpCommunicationSpi communication = new TcpCommunicationSpi();
         communication.setLocalPort(listen.port() + 1);
         IgniteConfiguration node = node(machine, SERVER, 2, Optional.empty(), secret, work, Build.mark());
         node.setLocalHost(listen.host());
+        node.setIncludeEventTypes(EventType.EVT_NODE_LEFT, EventType.EVT_NODE_FAILED);
         return start(node.setDiscoverySpi(discovery).setCommunicationSpi(communication), listen);
     }
 

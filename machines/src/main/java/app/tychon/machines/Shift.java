@@ -185,7 +185,7 @@ final class Shift implements Helpers.Help {
                         .withNoFailover()
                         .callAsync(job)
                         .listen(future -> news.add(() -> end(future, then, failed)));
-            } catch (IgniteException e) {
+            } catch (IgniteException | IllegalStateException e) {
                 news.add(failed);
             }
         });
@@ -214,7 +214,7 @@ final class Shift implements Helpers.Help {
                     ignite.compute(ignite.cluster().forNode(worker))
                             .withNoFailover()
                             .run(new EndJob(what.run()));
-                } catch (IgniteException e) {
+                } catch (IgniteException | IllegalStateException e) {
                     LOG.debug("A worker is gone that had to be told of an end.", e);
                 }
             });

@@ -46,7 +46,9 @@ class CrewTest {
     @BeforeAll
     static void begin() throws IOException {
         address = new Address("127.0.0.1", freePort());
-        crew = Crew.start("server", address, List.of(), SECRET, folder.resolve("server"));
+        // At all addresses of this machine, as most will have it.
+        crew = Crew.start(
+                "server", new Address("0.0.0.0", address.port()), List.of(), SECRET, folder.resolve("server"));
         alone = Simulation.run(CompiledPlan.of(PLAN), SETTINGS, RunMonitor.NONE);
     }
 

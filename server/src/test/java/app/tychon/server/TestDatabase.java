@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.util.FileSystemUtils;
 
@@ -47,13 +48,23 @@ public final class TestDatabase {
         use(registry, Peopled.DATABASE);
     }
 
+    /** The properties of an application that is not one under test by itself. */
+    public static Map<String, Object> properties() {
+        return properties(Usual.DATABASE);
+    }
+
     private static void use(DynamicPropertyRegistry registry, OwnDatabase database) {
-        registry.add("spring.datasource.url", database.work()::url);
-        registry.add("spring.datasource.username", database.work()::user);
-        registry.add("spring.datasource.password", database.work()::password);
-        registry.add("spring.flyway.user", database.address()::user);
-        registry.add("spring.flyway.password", database.address()::password);
-        registry.add("tychon.secret", () -> "a secret of tests");
-        registry.add("tychon.machine-key", () -> MACHINE_KEY);
+        properties(database).forEach((name, value) -> registry.add(name, () -> value));
+    }
+
+    private static Map<String, Object> properties(OwnDatabase database) {
+        return Map.of(
+                "spring.datasource.url", database.work().url(),
+                "spring.datasource.username", database.work().user(),
+                "spring.datasource.password", database.work().password(),
+                "spring.flyway.user", database.address().user(),
+                "spring.flyway.password", database.address().password(),
+                "tychon.secret", "a secret of tests",
+                "tychon.machine-key", MACHINE_KEY);
     }
 }

@@ -12,6 +12,9 @@ import java.util.Map;
 public final class Campaign {
     static final long SEED = 20_261_126;
 
+    /** Of what happens to machines. */
+    private static final int MOST_ROUNDS = 20;
+
     private Campaign() {}
 
     /** @param args the server's jar, a project file, how many kills, how many files, how many minutes two edit one row */
@@ -31,6 +34,10 @@ public final class Campaign {
                 Integer.toString(files),
                 spoiled.faults(),
                 begun);
+        int rounds = Math.min(MOST_ROUNDS, kills);
+        for (MachineFaults.Row row : new MachineFaults(demo).run(rounds)) {
+            line(row.what(), Integer.toString(rounds), row.faults(), row.begun());
+        }
         begun = Instant.now();
         TwoEditors.Outcome both = new TwoEditors(victim(jar, demo)).run(Duration.ofMinutes(minutes));
         line(

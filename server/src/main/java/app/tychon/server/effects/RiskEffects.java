@@ -16,6 +16,7 @@ import app.tychon.server.live.Outlook;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanChangedElsewhere;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
@@ -29,6 +30,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 
@@ -93,6 +95,13 @@ class RiskEffects implements ResponseWorths {
                 (project, revision) -> Math.max(revision, change.plan().revision()));
     }
 
+    @EventListener
+    void planChanged(PlanChangedElsewhere change) {
+        wanted.computeIfPresent(
+                change.project(),
+                (project, revision) -> Math.max(revision, plans.find(project).revision()));
+    }
+
     private void begin(UUID project, LoadedPlan plan) {
         wanted.put(project, plan.revision());
         RunSettings settings = Outlook.settings(TOTAL);
@@ -138,7 +147,7 @@ class RiskEffects implements ResponseWorths {
     private void tell(UUID project, EffectsView view) {
         if (wanted.getOrDefault(project, 0L) <= view.revision()) {
             known.put(project, view);
-            events.publish(project, "effects", view);
+            events.publishHere(project, "effects", view);
         }
     }
 

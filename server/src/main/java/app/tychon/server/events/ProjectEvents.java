@@ -1,10 +1,14 @@
 package app.tychon.server.events;
 
+import app.tychon.server.fellows.Fellows;
 import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanChangedElsewhere;
 import app.tychon.server.problems.BusyException;
 import app.tychon.server.rights.RightsChanged;
+import com.fasterxml.jackson.databind.JsonNode;
 import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.binder.MeterBinder;
+import jakarta.annotation.Nullable;
 import jakarta.annotation.PostConstruct;
 import java.io.IOException;
 import java.util.List;
@@ -15,6 +19,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -26,6 +31,7 @@ public class ProjectEvents {
     private static final long FOR_EVER = 0L;
     private static final int BEAT_SECONDS = 20;
     private static final int MOST_WINDOWS = 40;
+    private static final String PLAN = "plan";
 
     /** Somebody who listens; by no account where there are none. */
     private record Listener(UUID account, SseEmitter emitter) {}
@@ -37,6 +43,36 @@ public class ProjectEvents {
     });
 
     private final Map<UUID, List<Listener>> listeners = new ConcurrentHashMap<>();
+    private final Fellows fellows;
+    private final ApplicationEventPublisher here;
+
+    /** As other servers are told. */
+    private record Told(UUID project, String name, Object data) {}
+
+    ProjectEvents(Fellows fellows, ApplicationEventPublisher here) {
+        this.fellows = fellows;
+        this.here = here;
+        fellows.hear(
+                "event",
+                (server, told) -> heard(
+                        UUID.fromString(told.get("project").asText()),
+                        told.get("name").asText(),
+                        told.get("data")));
+        fellows.hear(
+                "rights",
+                (server, told) -> end(
+                        UUID.fromString(told.get("account").asText()),
+                        told.hasNonNull("project")
+                                ? UUID.fromString(told.get("project").asText())
+                                : null));
+    }
+
+    private void heard(UUID project, String name, JsonNode data) {
+        publishHere(project, name, data);
+        if (name.equals(PLAN)) {
+            here.publishEvent(new PlanChangedElsewhere(project));
+        }
+    }
 
     /**
      * A stream of what happens to a project.
@@ -66,10 +102,7 @@ public class ProjectEvents {
 
     @TransactionalEventListener
     void planChanged(PlanChanged change) {
-        publish(
-                change.project(),
-                "plan",
-                Map.of("revision", change.plan().revision(), "simulated", change.simulated()));
+        publish(change.project(), PLAN, Map.of("revision", change.plan().revision(), "simulated", change.simulated()));
     }
 
     private long windowsOf(UUID account) {
@@ -102,8 +135,14 @@ public class ProjectEvents {
                         listener -> send(listener, SseEmitter.event().comment("here"))));
     }
 
-    /** Sends an event, as JSON, to all who listen to a project. */
+    /** Sends an event, as JSON, to all who listen to a project, at whichever server. */
     public void publish(UUID project, String name, Object data) {
+        publishHere(project, name, data);
+        fellows.tell("event", new Told(project, name, data));
+    }
+
+    /** The same to those at this server alone, of what each server works out for itself. */
+    public void publishHere(UUID project, String name, Object data) {
         for (Listener listener : listeners.getOrDefault(project, List.of())) {
             send(listener, SseEmitter.event().name(name).data(data));
         }
@@ -112,10 +151,15 @@ public class ProjectEvents {
     /** Nobody hears of a project any more who may not read it. */
     @TransactionalEventListener(fallbackExecution = true)
     void rightsChanged(RightsChanged change) {
+        end(change.account(), change.project());
+        fellows.tell("rights", change);
+    }
+
+    private void end(UUID account, @Nullable UUID of) {
         listeners.forEach((project, all) -> {
-            if (change.project() == null || change.project().equals(project)) {
+            if (of == null || of.equals(project)) {
                 all.stream()
-                        .filter(listener -> change.account().equals(listener.account()))
+                        .filter(listener -> account.equals(listener.account()))
                         .forEach(listener -> listener.emitter().complete());
             }
         });

@@ -11,6 +11,7 @@ import app.tychon.server.live.LiveView.State;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanChangedElsewhere;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
@@ -27,6 +28,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 
@@ -157,6 +159,13 @@ public class LiveOdds {
         }
     }
 
+    @EventListener
+    void planChanged(PlanChangedElsewhere change) {
+        if (wanted.containsKey(change.project())) {
+            now(change.project());
+        }
+    }
+
     /** The odds of a plan of which only scenarios were edited stay; tells whether there are any of the plan before. */
     private boolean tellAgain(UUID project, long revision) {
         LiveView view = known.get(project);
@@ -255,7 +264,7 @@ public class LiveOdds {
     private void tell(UUID project, LiveView view) {
         if (!isOld(project, view.revision())) {
             known.put(project, view);
-            events.publish(project, "odds", view);
+            events.publishHere(project, "odds", view);
         }
     }
 

@@ -2,14 +2,17 @@ package app.tychon.server.presence;
 
 import app.tychon.server.edits.PlanEdited;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.fellows.Fellows;
 import app.tychon.server.people.People;
 import app.tychon.server.people.People.PersonNamed;
 import app.tychon.server.rights.Who;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentMap;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 
@@ -26,12 +29,27 @@ class Presence {
     record Here(String window, String person, String name, String stage, String row) {}
 
     private final ConcurrentMap<UUID, ConcurrentMap<String, Here>> here = new ConcurrentHashMap<>();
+    /** Those at other servers, by server and project. */
+    private final ConcurrentMap<String, ConcurrentMap<UUID, List<Here>>> elsewhere = new ConcurrentHashMap<>();
+
     private final ProjectEvents events;
     private final People people;
+    private final Fellows fellows;
 
-    Presence(ProjectEvents events, People people) {
+    /** As other servers are told: all who have a project open at this one. */
+    private record AllHere(UUID project, List<Here> here) {}
+
+    Presence(ProjectEvents events, People people, Fellows fellows, ObjectMapper json) {
         this.events = events;
         this.people = people;
+        this.fellows = fellows;
+        fellows.hear("presence", (server, told) -> {
+            AllHere all = json.convertValue(told, AllHere.class);
+            elsewhere.computeIfAbsent(server, one -> new ConcurrentHashMap<>()).put(all.project(), all.here());
+            show(all.project());
+        });
+        fellows.whenGone(server -> Optional.ofNullable(elsewhere.remove(server))
+                .ifPresent(projects -> projects.keySet().forEach(this::show)));
     }
 
     void enter(UUID project, String window) {
@@ -69,11 +87,23 @@ class Presence {
     }
 
     private void tell(UUID project) {
-        events.publish(
+        show(project);
+        fellows.tell("presence", new AllHere(project, atThisServer(project)));
+    }
+
+    private void show(UUID project) {
+        events.publishHere(
                 project,
                 "presence",
-                List.copyOf(
-                        here.getOrDefault(project, new ConcurrentHashMap<>()).values()));
+                Stream.concat(
+                                atThisServer(project).stream(),
+                                elsewhere.values().stream()
+                                        .flatMap(projects -> projects.getOrDefault(project, List.of()).stream()))
+                        .toList());
+    }
+
+    private List<Here> atThisServer(UUID project) {
+        return List.copyOf(here.getOrDefault(project, new ConcurrentHashMap<>()).values());
     }
 
     /**

@@ -5,6 +5,7 @@ import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.exchange.ProjectFileWriter;
+import app.tychon.server.fellows.Fellows;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.people.People;
 import app.tychon.server.plan.LoadedPlan;
@@ -42,10 +43,12 @@ public class RunArchive {
     private final ProjectRepository projects;
     private final People people;
     private final ProjectStorage storage;
+    private final Fellows fellows;
     private final Map<UUID, RecordedRun> decoded =
             new Recent<>(MOST_DECODED, MOST_BYTES, opened -> opened.result().bytes());
 
-    RunArchive(RunRecords records, ProjectRepository projects, People people, ProjectStorage storage) {
+    RunArchive(RunRecords records, ProjectRepository projects, People people, ProjectStorage storage, Fellows fellows) {
+        this.fellows = fellows;
         this.records = records;
         this.projects = projects;
         this.people = people;
@@ -79,6 +82,7 @@ public class RunArchive {
     public RunEntity begin(UUID project, LoadedPlan plan, RunSettings settings, RunWords words) {
         projects.findForEditing(project).orElseThrow(() -> new NotFoundException("There is no such project."));
         RunEntity run = new RunEntity(project, records.nextNumber(project), settings, plan, words);
+        run.worksAt(fellows.self().orElse(null));
         records.insert(run, new RunDataEntity(run.id(), compress(plan.plan())));
         return run;
     }
@@ -102,7 +106,7 @@ public class RunArchive {
      */
     @Transactional
     public void resume(UUID id) {
-        if (!records.resume(id)) {
+        if (!records.resume(id, fellows.self().orElse(null))) {
             records.find(id);
             throw new ConflictException("Only a run that was stopped or interrupted can go on.");
         }
@@ -114,9 +118,27 @@ public class RunArchive {
         records.end(id, how, why);
     }
 
+    /** What nobody works at any more has been cut short. */
     @Transactional
     public void markInterrupted() {
-        records.endAll(RunState.INTERRUPTED, "The server was stopped while this ran.");
+        records.endAll(RunState.INTERRUPTED, "The server was stopped while this ran.", fellows.alive());
+    }
+
+    /** Runs that a server left when it went, cut short by that. */
+    @Transactional
+    public List<UUID> leftBy(String server) {
+        List<UUID> left = records.of(server);
+        left.forEach(run -> records.end(run, RunState.INTERRUPTED, "The server that worked at this is gone."));
+        return left;
+    }
+
+    /** Whether another server works at it. */
+    @Transactional(readOnly = true)
+    public boolean isElsewhere(UUID id) {
+        String server = records.find(id).server();
+        return server != null
+                && fellows.alive().contains(server)
+                && !fellows.self().equals(Optional.of(server));
     }
 
     @Transactional(readOnly = true)

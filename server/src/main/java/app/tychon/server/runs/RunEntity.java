@@ -33,6 +33,7 @@ class RunEntity {
     private String name;
     private String note;
     private String madeBy;
+    private String server;
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "varchar(20)")
@@ -114,6 +115,15 @@ class RunEntity {
 
     UUID id() {
         return id;
+    }
+
+    /** Which server works at it. */
+    void worksAt(String server) {
+        this.server = server;
+    }
+
+    String server() {
+        return server;
     }
 
     int number() {

@@ -1,10 +1,12 @@
 package app.tychon.server.runs;
 
 import app.tychon.server.problems.NotFoundException;
+import jakarta.annotation.Nullable;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Query;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -109,13 +111,27 @@ class RunRecords {
                 > 0;
     }
 
-    /** Ends all that are said to run. */
-    void endAll(RunState how, String why) {
-        ending(
-                        "update RunEntity r set r.state = :how, r.failure = :why, r.endedAt = :now where r.state = :running",
-                        how,
-                        why)
-                .executeUpdate();
+    /** Ends all that are said to run, but for those of some servers. */
+    void endAll(RunState how, String why, Collection<String> but) {
+        String all =
+                "update RunEntity r set r.state = :how, r.failure = :why, r.endedAt = :now where r.state = :running";
+        if (but.isEmpty()) {
+            ending(all, how, why).executeUpdate();
+        } else {
+            ending(all + " and (r.server is null or r.server not in (:but))", how, why)
+                    .setParameter("but", but)
+                    .executeUpdate();
+        }
+    }
+
+    /** What a server was working at. */
+    List<UUID> of(String server) {
+        return entities.createQuery(
+                        "select r.id from RunEntity r where r.state = :running and r.server = :server order by r.startedAt",
+                        UUID.class)
+                .setParameter("running", RunState.RUNNING)
+                .setParameter("server", server)
+                .getResultList();
     }
 
     private Query ending(String statement, RunState how, String why) {
@@ -126,11 +142,13 @@ class RunRecords {
                 .setParameter("running", RunState.RUNNING);
     }
 
-    /** A run that was cut short is at work again; of two who ask, one is told so. */
-    boolean resume(UUID id) {
-        return entities.createQuery("update RunEntity r set r.state = :running, r.failure = null, r.endedAt = null"
+    /** A run that was cut short is at work again, at a server; of two who ask, one is told so. */
+    boolean resume(UUID id, @Nullable String server) {
+        return entities.createQuery("update RunEntity r set r.state = :running, r.failure = null, r.endedAt = null,"
+                                + " r.server = :server"
                                 + " where r.id = :id and r.deletedAt is null and r.state in (:short)")
                         .setParameter("running", RunState.RUNNING)
+                        .setParameter("server", server)
                         .setParameter("id", id)
                         .setParameter("short", List.of(RunState.STOPPED, RunState.INTERRUPTED))
                         .executeUpdate()

@@ -9,6 +9,7 @@ import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.fellows.Fellows;
 import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
@@ -40,6 +41,11 @@ import org.springframework.transaction.TransactionException;
 @Service
 class RunService {
     private static final Logger LOG = LoggerFactory.getLogger(RunService.class);
+    /** What may be done to a run at work, as servers tell each other. */
+    private static final String STOP = "stop";
+
+    private static final String PAUSE = "pause";
+    private static final String GO_ON = "resume";
     private static final int SECONDS_TO_STORE = 30;
     /** How often storing is tried while the database does not answer. */
     private static final int TRIES = 30;
@@ -55,6 +61,7 @@ class RunService {
     private final ProjectEvents events;
     private final EnginePool pool;
     private final Machines machines;
+    private final Fellows fellows;
     private final Duration breath;
     private final RunQueue queue = new RunQueue();
     private final RunRoom room = new RunRoom(queue);
@@ -62,8 +69,14 @@ class RunService {
     private volatile boolean closing;
 
     @Autowired
-    RunService(PlanStore plans, RunArchive archive, ProjectEvents events, EnginePool pool, Machines machines) {
-        this(plans, archive, events, pool, machines, Duration.ofSeconds(2));
+    RunService(
+            PlanStore plans,
+            RunArchive archive,
+            ProjectEvents events,
+            EnginePool pool,
+            Machines machines,
+            Fellows fellows) {
+        this(plans, archive, events, pool, machines, fellows, Duration.ofSeconds(2));
     }
 
     /** @param breath how long to wait for a database that does not answer before it is tried again */
@@ -73,8 +86,16 @@ class RunService {
             ProjectEvents events,
             EnginePool pool,
             Machines machines,
+            Fellows fellows,
             Duration breath) {
         this.pool = pool;
+        this.fellows = fellows;
+        fellows.hear(
+                "run",
+                (server, told) -> obey(
+                        UUID.fromString(told.get("run").asText()),
+                        told.get("act").asText()));
+        fellows.whenGone(this::takeOver);
         this.machines = machines;
         this.plans = plans;
         this.archive = archive;
@@ -236,20 +257,47 @@ class RunService {
 
     /** Asks a run to stop; what it has simulated is kept. Does nothing when it has ended already. */
     RunView stop(UUID id) {
-        ActiveRun watched = active.get(id);
-        if (watched != null) {
-            watched.stop();
-        }
-        return view(id);
+        return act(id, STOP);
     }
 
     /** Holds a run where it is; does nothing when it has ended already. */
     RunView pause(UUID id) {
-        ActiveRun watched = active.get(id);
-        if (watched != null) {
-            watched.pause(true);
+        return act(id, PAUSE);
+    }
+
+    /** Does something to a run that is at work, here or at another server. */
+    private RunView act(UUID id, String act) {
+        if (!obey(id, act)) {
+            fellows.tell("run", Map.of("run", id, "act", act));
         }
         return view(id);
+    }
+
+    /** Whether it is at work here. */
+    private boolean obey(UUID id, String act) {
+        ActiveRun watched = active.get(id);
+        if (watched != null) {
+            switch (act) {
+                case STOP -> watched.stop();
+                case PAUSE -> watched.pause(true);
+                default -> watched.pause(false);
+            }
+        }
+        return watched != null;
+    }
+
+    /** What a server worked at that is gone goes on at one of those that are left. */
+    private void takeOver(String gone) {
+        if (closing || !fellows.isFirst()) {
+            return;
+        }
+        for (UUID run : archive.leftBy(gone)) {
+            try {
+                resume(run);
+            } catch (RuntimeException e) {
+                LOG.warn("Run {} of a server that is gone does not go on: {}", run, e.getMessage());
+            }
+        }
     }
 
     /**
@@ -259,10 +307,11 @@ class RunService {
      * @throws ConflictException where there is nothing to go on with
      */
     RunView resume(UUID id) {
-        ActiveRun watched = active.get(id);
-        if (watched != null) {
-            watched.pause(false);
+        if (obey(id, GO_ON)) {
             return view(id);
+        }
+        if (archive.isElsewhere(id)) {
+            return act(id, GO_ON);
         }
         RunArchive.Begun begun = archive.begun(id);
         RunEntity run = begun.run();
@@ -300,7 +349,9 @@ class RunService {
             return stored.withProgress(watched.progress());
         }
         boolean running = stored.state().equals(RunState.RUNNING.word());
-        if (running && stored.startedAt().isBefore(Instant.now().minus(LEFT_BEHIND))) {
+        if (running
+                && stored.startedAt().isBefore(Instant.now().minus(LEFT_BEHIND))
+                && !archive.isElsewhere(stored.id())) {
             archive.end(stored.id(), RunState.INTERRUPTED, NOT_KEPT);
             return archive.view(stored.id());
         }

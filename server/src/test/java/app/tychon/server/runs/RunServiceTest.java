@@ -19,6 +19,7 @@ import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.fellows.Fellows;
 import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
@@ -44,7 +45,8 @@ class RunServiceTest {
     private final ProjectEvents events = mock(ProjectEvents.class);
     private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
     private final Machines machines = mock(Machines.class);
-    private final RunService runs = new RunService(plans, archive, events, pool, machines, Duration.ZERO);
+    private final RunService runs =
+            new RunService(plans, archive, events, pool, machines, mock(Fellows.class), Duration.ZERO);
     private final LoadedPlan plan = LoadedPlan.of(1, RandomPlans.oneCalendar(3, 10));
     private final RunEntity run = new RunEntity(
             PROJECT, 1, new RunSettings(1000, 7, Sampling.LATIN, 1), plan, new RunWords(null, null, null));

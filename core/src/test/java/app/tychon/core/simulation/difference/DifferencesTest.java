@@ -35,13 +35,13 @@ import org.junit.jupiter.api.Test;
 
 /** Variations worked out where they differ alone, against simulating each of them whole. */
 class DifferencesTest {
-    private static final RunSettings SETTINGS = new RunSettings(620, 17, Sampling.LATIN, 2);
+    private static final RunSettings SETTINGS = new RunSettings(512, 17, Sampling.LATIN, 2);
 
     @Test
     void everyVariationIsToTheBitWhatItIsWhenItIsSimulatedWhole() {
         int compared = 0;
         int moved = 0;
-        for (int seed = 0; seed < 12; seed++) {
+        for (int seed = 0; seed < 9; seed++) {
             CompiledPlan plan = CompiledPlan.of(recurring(RandomPlans.risky(seed, 24)));
             if (seed % 3 == 0) {
                 plan = plan.with(Variation.CURRENT.withRisks(RiskSetting.AFTER_RESPONSE));
@@ -60,8 +60,8 @@ class DifferencesTest {
                 moved += differences.differing(key) > 0 ? 1 : 0;
             }
         }
-        assertThat(compared).isGreaterThan(600);
-        assertThat(moved).as("variations that made a difference").isGreaterThan(300);
+        assertThat(compared).isGreaterThan(450);
+        assertThat(moved).as("variations that made a difference").isGreaterThan(225);
     }
 
     private static void assertSame(Outcomes answer, Outcomes whole, String what) {
