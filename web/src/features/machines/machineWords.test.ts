@@ -45,7 +45,7 @@ describe("the machines in words", () => {
   it("tells what a machine has in hand", () => {
     expect(busyWords(machine({}))).toBe("waits for work");
     expect(busyWords(machine({ busy: 2 }))).toBe("a run of another server, 2 blocks in hand");
-    expect(busyWords(SERVER)).toBe("");
+    expect(busyWords(SERVER)).toBe("hands blocks out, works too, puts together");
   });
 
   it("tells shares and sizes", () => {

@@ -26,7 +26,7 @@ export const workWords = ({ number, project }: MachineView["work"][number]) =>
 
 /** "run 3 of Kestrel Ridge Observatory, 2 blocks in hand" */
 export function busyWords(one: MachineView): string {
-  if (one.kind === "server") return "";
+  if (one.kind === "server") return "hands blocks out, works too, puts together";
   if (one.busy === 0) return "waits for work";
   return `${one.work.map(workWords).join(", ") || "a run of another server"}, ${one.busy} ${one.busy === 1 ? "block" : "blocks"} in hand`;
 }

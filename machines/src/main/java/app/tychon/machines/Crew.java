@@ -47,6 +47,7 @@ public final class Crew implements AutoCloseable {
         thread.setDaemon(true);
         return thread;
     });
+    private PackedPlan last;
     private final Map<UUID, WorkDone> done = new ConcurrentHashMap<>();
 
     private Crew(Ignite ignite, Address listen) {
@@ -100,6 +101,14 @@ public final class Crew implements AutoCloseable {
 
     Ignite ignite() {
         return ignite;
+    }
+
+    /** A plan as it is sent; the last one is kept, since one is often simulated again. */
+    synchronized PackedPlan packed(Plan plan) {
+        if (last == null || last.plan() != plan) {
+            last = PackedPlan.of(plan);
+        }
+        return last;
     }
 
     /** Threads that reach workers. */

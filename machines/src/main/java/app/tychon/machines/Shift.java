@@ -5,14 +5,7 @@ import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.Blocks;
 import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunSettings;
-import app.tychon.exchange.ProjectFileWriter;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,7 +14,6 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
-import java.util.zip.GZIPOutputStream;
 import org.apache.ignite.Ignite;
 import org.apache.ignite.IgniteException;
 import org.apache.ignite.cluster.ClusterNode;
@@ -61,7 +53,7 @@ final class Shift implements Helpers.Help {
     private final Ignite ignite;
     private final RunSettings settings;
     private final Assignment what;
-    private final byte[] file;
+    private final PackedPlan file;
     private final BooleanSupplier held;
     private final Blocks blocks;
     private final Map<UUID, Hand> hands = new HashMap<>();
@@ -77,10 +69,10 @@ final class Shift implements Helpers.Help {
         this.held = held;
         this.blocks = blocks;
         ignite = crew.ignite();
-        file = pack(plan);
+        file = crew.packed(plan);
         what = new Assignment(
                 run,
-                digest(file),
+                file.digest(),
                 settings.iterations(),
                 settings.seed(),
                 settings.sampling().name());
@@ -113,7 +105,7 @@ final class Shift implements Helpers.Help {
             hand.asked = true;
             begin(worker, hand, NONE);
         }
-        while (hand.slots > 0 && hand.inHand <= hand.slots && hand.failures < PATIENCE && !held.getAsBoolean()) {
+        while (hand.inHand < most(hand) && hand.failures < PATIENCE && !held.getAsBoolean()) {
             Optional<Block> block =
                     blocks.take(batches()).or(() -> hand.inHand == 0 ? blocks.takeLate() : Optional.empty());
             if (block.isEmpty()) {
@@ -123,12 +115,21 @@ final class Shift implements Helpers.Help {
         }
     }
 
+    /** Blocks that a worker may have in hand: one waits for a thread, but not towards the end, when others could do it sooner. */
+    private int most(Hand hand) {
+        boolean isPlenty = blocks.free() > 2 * slots() * batches() * Block.BATCH;
+        return hand.slots + (hand.slots > 0 && isPlenty ? 1 : 0);
+    }
+
+    private int slots() {
+        return Runtime.getRuntime().availableProcessors()
+                + hands.values().stream().mapToInt(hand -> hand.slots).sum();
+    }
+
     /** How many batches a block has, so that there are some for everybody. */
     private int batches() {
-        int slots = Runtime.getRuntime().availableProcessors()
-                + hands.values().stream().mapToInt(hand -> hand.slots).sum();
         int left = (settings.iterations() - blocks.done()) / Block.BATCH;
-        return Math.max(1, Math.min(LARGEST, left / (ROUNDS * slots)));
+        return Math.max(1, Math.min(LARGEST, left / (ROUNDS * slots())));
     }
 
     private void begin(ClusterNode worker, Hand hand, byte[] plan) {
@@ -138,7 +139,7 @@ final class Shift implements Helpers.Help {
                 new BeginJob(what, plan),
                 slots -> {
                     if (slots == 0) {
-                        begin(worker, hand, file);
+                        begin(worker, hand, file.bytes());
                     } else {
                         hand.slots = slots;
                     }
@@ -218,24 +219,6 @@ final class Shift implements Helpers.Help {
                     LOG.debug("A worker is gone that had to be told of an end.", e);
                 }
             });
-        }
-    }
-
-    private static byte[] pack(Plan plan) {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (GZIPOutputStream out = new GZIPOutputStream(bytes)) {
-            ProjectFileWriter.write(plan, out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return bytes.toByteArray();
-    }
-
-    private static String digest(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("this Java lacks SHA-256", e);
         }
     }
 }

@@ -29,7 +29,7 @@ import java.util.concurrent.CompletableFuture;
  * the bit. Where namespaces of the network can be made, each worker has one of its own.
  */
 final class MachineFaults {
-    private static final RunSettings SETTINGS = new RunSettings(400_000, 7, Sampling.LATIN, 1);
+    private static final RunSettings SETTINGS = new RunSettings(600_000, 7, Sampling.LATIN, 1);
     private static final List<String> NAMES = List.of("one", "two");
     private static final int MOST_MILLIS = 3_000;
 
@@ -87,7 +87,8 @@ final class MachineFaults {
             }
             String name = NAMES.get(random.nextInt(NAMES.size()));
             Helpers helpers = crew.helpers("round " + when, plan, SETTINGS, () -> false);
-            long before = done(crew);
+            String well = NAMES.get(1 - NAMES.indexOf(name));
+            long before = done(crew, well);
             CompletableFuture<RunResult> result = CompletableFuture.supplyAsync(
                     () -> Simulation.run(CompiledPlan.of(plan), SETTINGS, RunMonitor.NONE, helpers));
             Victim.pause(Duration.ofMillis(200 + random.nextInt(MOST_MILLIS)));
@@ -95,7 +96,7 @@ final class MachineFaults {
             if (!same(result.join())) {
                 wrong.add(when + ": other numbers came out");
             }
-            helped += done(crew) > before ? 1 : 0;
+            helped += done(crew, well) > before ? 1 : 0;
             mend(fault, name);
         }
         return new Row(words(fault, helped), wrong, begun);
@@ -108,11 +109,14 @@ final class MachineFaults {
                     case STANDS_STILL -> "a worker that stands still from mid-run on";
                     case CUT_OFF -> "a worker whose network is cut in mid-run and healed after it";
                 };
-        return what + " (workers had given blocks in " + helped + ")";
+        return what + " (the other had given blocks in " + helped + ")";
     }
 
-    private static long done(Crew crew) {
-        return crew.machines().stream().mapToLong(Machine::blocks).sum();
+    private static long done(Crew crew, String name) {
+        return crew.machines().stream()
+                .filter(one -> one.name().equals(name))
+                .mapToLong(Machine::blocks)
+                .sum();
     }
 
     private boolean same(RunResult result) {

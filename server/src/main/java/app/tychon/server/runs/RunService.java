@@ -30,12 +30,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.dao.DataAccessException;
-import org.springframework.dao.DataAccessResourceFailureException;
-import org.springframework.dao.RecoverableDataAccessException;
-import org.springframework.dao.TransientDataAccessException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.TransactionException;
 
 /** Simulates recorded runs, one at a time, and tells of their progress. */
 @Service
@@ -47,8 +42,6 @@ class RunService {
     private static final String PAUSE = "pause";
     private static final String GO_ON = "resume";
     private static final int SECONDS_TO_STORE = 30;
-    /** How often storing is tried while the database does not answer. */
-    private static final int TRIES = 30;
 
     private static final String NOT_KEPT = "The run could not be simulated or stored; nothing of it was kept.";
     private static final String NOT_BELIEVABLE =
@@ -62,7 +55,7 @@ class RunService {
     private final EnginePool pool;
     private final Machines machines;
     private final Fellows fellows;
-    private final Duration breath;
+    private final Storing storing;
     private final RunQueue queue = new RunQueue();
     private final RunRoom room = new RunRoom(queue);
     private final Map<UUID, ActiveRun> active = new ConcurrentHashMap<>();
@@ -100,7 +93,7 @@ class RunService {
         this.plans = plans;
         this.archive = archive;
         this.events = events;
-        this.breath = breath;
+        storing = new Storing(breath, () -> closing);
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -173,7 +166,7 @@ class RunService {
             }
             PackedRun packed = PackedRun.of(id, plan.plan(), result, run.level() / 100.0);
             RunState how = how(result, watched);
-            store(() -> archive.finish(id, packed, how));
+            storing.store(() -> archive.finish(id, packed, how));
         } catch (CancellationException e) {
             if (closing) {
                 end(id, RunState.INTERRUPTED, "The server was stopped before this began.");
@@ -207,41 +200,9 @@ class RunService {
         return closing ? RunState.INTERRUPTED : RunState.STOPPED;
     }
 
-    /** Stores in one transaction; while the database does not answer, what was simulated waits in memory. */
-    private void store(Runnable transaction) {
-        for (int left = TRIES; ; left--) {
-            try {
-                transaction.run();
-                return;
-            } catch (DataAccessException | TransactionException e) {
-                if (left <= 1 || closing || !mayPass(e)) {
-                    throw e;
-                }
-                LOG.warn("The database does not answer; a run waits to be stored: {}", e.getMessage());
-                breathe();
-            }
-        }
-    }
-
-    /** Whether it is the database that does not answer, and not the data that it does not take. */
-    private static boolean mayPass(RuntimeException e) {
-        return e instanceof TransactionException
-                || e instanceof TransientDataAccessException
-                || e instanceof RecoverableDataAccessException
-                || e instanceof DataAccessResourceFailureException;
-    }
-
-    private void breathe() {
-        try {
-            Thread.sleep(breath.toMillis());
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-    }
-
     private void end(UUID id, RunState how, String why) {
         try {
-            store(() -> archive.end(id, how, why));
+            storing.store(() -> archive.end(id, how, why));
         } catch (RuntimeException e) {
             LOG.error("The end of run {} could not be stored", id, e);
         }

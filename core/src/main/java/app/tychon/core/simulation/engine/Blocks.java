@@ -184,6 +184,11 @@ public final class Blocks {
         }
     }
 
+    /** Iterations that nobody has taken yet, about. */
+    public synchronized int free() {
+        return closed ? 0 : end - next + returned.cardinality() * Batch.WIDTH;
+    }
+
     public synchronized int done() {
         return done;
     }
