@@ -228,7 +228,6 @@ public final class Crew implements AutoCloseable {
 
     @Override
     public void close() {
-        senders.shutdownNow();
         Ignition.stop(ignite.name(), true);
     }
 }

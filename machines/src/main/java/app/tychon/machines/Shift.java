@@ -101,7 +101,7 @@ final class Shift implements Helpers.Help {
 
     private void employ(ClusterNode worker) {
         Hand hand = hands.computeIfAbsent(worker.id(), id -> new Hand());
-        if (!hand.asked) {
+        if (!hand.asked && hand.failures < PATIENCE) {
             hand.asked = true;
             begin(worker, hand, NONE);
         }
