@@ -27,7 +27,7 @@ describe("the machines in words", () => {
   });
 
   it("says who helps with what", () => {
-    const work = [{ number: 3, project: "Kestrel Ridge Observatory" }];
+    const work = [{ what: "run 3", project: "Kestrel Ridge Observatory" }];
     expect(machinesSentence(view(SERVER, machine({})))).toBe(
       "One machine helps this server, 2 blocks at once; nothing long is to be done.",
     );
@@ -37,7 +37,7 @@ describe("the machines in words", () => {
   });
 
   it("names no project that the reader does not read", () => {
-    expect(busyWords(machine({ busy: 1, work: [{ number: 7 }] }))).toBe(
+    expect(busyWords(machine({ busy: 1, work: [{ what: "run 7" }] }))).toBe(
       "run 7 of a project you do not read, 1 block in hand",
     );
   });

@@ -21,8 +21,8 @@ export function machinesSentence(view: MachinesView): string {
 }
 
 /** What a run is called where the project may not be known. */
-export const workWords = ({ number, project }: MachineView["work"][number]) =>
-  project === undefined ? `run ${number} of a project you do not read` : `run ${number} of ${project}`;
+export const workWords = ({ what, project }: MachineView["work"][number]) =>
+  `${what} of ${project ?? "a project you do not read"}`;
 
 /** "run 3 of Kestrel Ridge Observatory, 2 blocks in hand" */
 export function busyWords(one: MachineView): string {

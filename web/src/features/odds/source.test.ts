@@ -79,7 +79,9 @@ describe("a run at work", () => {
         progress: { done: 2500, perSecond: 1000, secondsLeft: 7.2, paused: false, machines: 0, ...progress },
       });
     expect(at({})).toBe("2,500 of 10,000 futures, 1,000 a second, 8 s left.");
-    expect(at({ machines: 2 })).toBe("2,500 of 10,000 futures, 1,000 a second with 2 more machines, 8 s left.");
+    expect(at({ machines: 2 })).toBe(
+      "2,500 of 10,000 futures, 1,000 a second with 2 more machines, 8 s left.",
+    );
     expect(at({ machines: 1 })).toContain("with 1 more machine,");
     expect(at({ paused: true })).toBe("Held at 2,500 of 10,000 futures.");
     expect(at({ done: 0, perSecond: 0 })).toBe("0 of 10,000 futures.");

@@ -6112,8 +6112,7 @@ export interface components {
             widerHigh: number;
         };
         WorkView: {
-            /** Format: int32 */
-            number: number;
+            what: string;
             project?: string;
         };
     };

@@ -46,6 +46,11 @@ public final class Workers implements AutoCloseable {
         }
     }
 
+    /** How a server in a process of its own is told to let them join. */
+    public Map<String, String> environment() {
+        return Map.of("TYCHON_MACHINES", address.toString(), "TYCHON_MACHINES_SECRET", SECRET);
+    }
+
     /** What they join; the engine between them has nothing to say. */
     public Crew crew() {
         LoggingSystem.get(Workers.class.getClassLoader()).beforeInitialize();

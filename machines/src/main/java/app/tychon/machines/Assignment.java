@@ -9,7 +9,7 @@ import app.tychon.core.simulation.settings.Sampling;
  * @param run names it among all machines
  * @param plan digest of the plan's file
  */
-record Assignment(String run, String plan, int iterations, long seed, String sampling) {
+record Assignment(String run, String plan, int iterations, long seed, String sampling, Wanted wanted) {
     RunSettings settings() {
         return new RunSettings(iterations, seed, Sampling.valueOf(sampling), 1);
     }

@@ -15,6 +15,7 @@ final class BeginJob implements IgniteCallable<Integer> {
     private final int iterations;
     private final long seed;
     private final String sampling;
+    private final String wanted;
     private final byte[] file;
 
     @IgniteInstanceResource
@@ -26,12 +27,13 @@ final class BeginJob implements IgniteCallable<Integer> {
         iterations = what.iterations();
         seed = what.seed();
         sampling = what.sampling();
+        wanted = what.wanted().name();
         this.file = file;
     }
 
     @Override
     public Integer call() {
-        Assignment what = new Assignment(run, plan, iterations, seed, sampling);
+        Assignment what = new Assignment(run, plan, iterations, seed, sampling, Wanted.valueOf(wanted));
         return Worker.runsOf(ignite).begin(what, file);
     }
 }

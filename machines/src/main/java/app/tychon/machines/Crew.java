@@ -90,8 +90,8 @@ public final class Crew implements AutoCloseable {
      * @param run  names it among all machines
      * @param held whether it stands still for a while
      */
-    public Helpers helpers(String run, Plan plan, RunSettings settings, BooleanSupplier held) {
-        return blocks -> new Shift(this, run, plan, settings, held, blocks);
+    public Helpers helpers(String run, Plan plan, RunSettings settings, Wanted wanted, BooleanSupplier held) {
+        return blocks -> new Shift(this, run, plan, settings, wanted, held, blocks);
     }
 
     /** Where machines join. */

@@ -63,7 +63,7 @@ final class Shift implements Helpers.Help {
     private final Thread thread = new Thread(this::work, "machines");
     private volatile boolean closed;
 
-    Shift(Crew crew, String run, Plan plan, RunSettings settings, BooleanSupplier held, Blocks blocks) {
+    Shift(Crew crew, String run, Plan plan, RunSettings settings, Wanted wanted, BooleanSupplier held, Blocks blocks) {
         this.crew = crew;
         this.settings = settings;
         this.held = held;
@@ -75,7 +75,8 @@ final class Shift implements Helpers.Help {
                 file.digest(),
                 settings.iterations(),
                 settings.seed(),
-                settings.sampling().name());
+                settings.sampling().name(),
+                wanted);
         thread.setDaemon(true);
         thread.start();
     }

@@ -64,9 +64,16 @@ final class WorkerRuns {
         if (!runs.containsKey(what.run())) {
             long bytes = (hands + 1) * each;
             makeRoom(bytes);
-            runs.put(what.run(), new Open(what.plan(), new RunBlocks(compiled.plan(), what.settings()), bytes));
+            runs.put(what.run(), new Open(what.plan(), blocks(compiled.plan(), what), bytes));
         }
         return hands;
+    }
+
+    private static RunBlocks blocks(CompiledPlan plan, Assignment what) {
+        return switch (what.wanted()) {
+            case ALL -> RunBlocks.of(plan, what.settings());
+            case OUTCOMES -> RunBlocks.outcomes(plan, what.settings());
+        };
     }
 
     /** What a block gives; nothing where the run is not known here, or no longer. */

@@ -8,6 +8,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
@@ -100,7 +101,7 @@ class CrewTest {
                 until(holds);
             }
         };
-        Helpers helpers = crew.helpers(name, PLAN, SETTINGS, () -> false);
+        Helpers helpers = crew.helpers(name, PLAN, SETTINGS, Wanted.ALL, () -> false);
         return Simulation.run(CompiledPlan.of(PLAN), SETTINGS, waiting, helpers);
     }
 
@@ -147,6 +148,22 @@ class CrewTest {
             return killed.get();
         });
         until(() -> crew.machines().stream().noneMatch(one -> one.name().equals("leaving")));
+    }
+
+    @Test
+    void finishAndCostAloneAreSharedToo() {
+        try (Worker one = worker("few")) {
+            RunMonitor waiting = new RunMonitor() {
+                @Override
+                public void pause() {
+                    until(() -> machine("few").blocks() > 0);
+                }
+            };
+            Helpers helpers = crew.helpers("R4", PLAN, SETTINGS, Wanted.OUTCOMES, () -> false);
+            Outcomes outcomes = Simulation.outcomes(CompiledPlan.of(PLAN), SETTINGS, waiting, helpers);
+            assertThat(outcomes.finish()).isEqualTo(alone.finish());
+            assertThat(outcomes.cost()).isEqualTo(alone.cost().totals());
+        }
     }
 
     @Test

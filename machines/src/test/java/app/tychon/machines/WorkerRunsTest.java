@@ -22,7 +22,8 @@ class WorkerRunsTest {
     private static final PackedPlan OTHER = PackedPlan.of(RandomPlans.risky(2, 40));
 
     private static Assignment run(PackedPlan plan) {
-        return new Assignment(UUID.randomUUID().toString(), plan.digest(), 10_000, 7, Sampling.LATIN.name());
+        return new Assignment(
+                UUID.randomUUID().toString(), plan.digest(), 10_000, 7, Sampling.LATIN.name(), Wanted.ALL);
     }
 
     @Test

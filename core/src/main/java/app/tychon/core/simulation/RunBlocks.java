@@ -4,25 +4,40 @@ import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.tally.BlockWorker;
+import app.tychon.core.simulation.tally.OutcomeWorker;
 import app.tychon.core.simulation.tally.Tallies;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.function.Function;
+import java.util.function.Supplier;
 
 /**
- * Works off blocks of a run for {@link Simulation#run} on another machine: with the same plan and settings, what is put together
- * there has the same bits as if it had been worked off by one thread. Any threads may work, each at a block of its own.
+ * Works off blocks of a run on another machine: with the same plan and settings, what is put together by {@link Simulation} has the
+ * same bits as if it had been worked off by one thread. Any threads may work, each at a block of its own.
  */
 public final class RunBlocks {
-    private final CompiledPlan plan;
     private final RunSettings settings;
-    private final Tallies like;
-    private final Queue<BlockWorker> idle = new ConcurrentLinkedQueue<>();
+    private final Supplier<Function<Block, byte[]>> worker;
+    private final Queue<Function<Block, byte[]>> idle = new ConcurrentLinkedQueue<>();
 
-    /** @param settings of the whole run */
-    public RunBlocks(CompiledPlan plan, RunSettings settings) {
-        this.plan = plan;
+    private RunBlocks(RunSettings settings, Supplier<Function<Block, byte[]>> worker) {
         this.settings = settings;
-        like = Tallies.of(plan, settings);
+        this.worker = worker;
+    }
+
+    /**
+     * Of everything, for {@link Simulation#run}.
+     *
+     * @param settings of the whole run
+     */
+    public static RunBlocks of(CompiledPlan plan, RunSettings settings) {
+        Tallies like = Tallies.of(plan, settings);
+        return new RunBlocks(settings, () -> new BlockWorker(plan, settings, like)::work);
+    }
+
+    /** Of finish and cost alone, for {@link Simulation#outcomes}. */
+    public static RunBlocks outcomes(CompiledPlan plan, RunSettings settings) {
+        return new RunBlocks(settings, () -> new OutcomeWorker(plan, settings)::work);
     }
 
     /**
@@ -31,10 +46,13 @@ public final class RunBlocks {
      * @throws IllegalArgumentException where the run has no such iterations
      */
     public byte[] work(Block block) {
-        BlockWorker waiting = idle.poll();
-        BlockWorker worker = waiting == null ? new BlockWorker(plan, settings, like) : waiting;
-        byte[] packed = worker.work(block);
-        idle.add(worker);
+        if (block.end() > settings.iterations()) {
+            throw new IllegalArgumentException(block + " of a run of " + settings.iterations());
+        }
+        Function<Block, byte[]> waiting = idle.poll();
+        Function<Block, byte[]> own = waiting == null ? worker.get() : waiting;
+        byte[] packed = own.apply(block);
+        idle.add(own);
         return packed;
     }
 }

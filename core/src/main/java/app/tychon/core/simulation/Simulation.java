@@ -20,6 +20,7 @@ import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.core.simulation.tally.ActivityTallies;
 import app.tychon.core.simulation.tally.BlockWorker;
 import app.tychon.core.simulation.tally.OrderedSums;
+import app.tychon.core.simulation.tally.OutcomeWorker;
 import app.tychon.core.simulation.tally.Recorder;
 import app.tychon.core.simulation.tally.Samples;
 import app.tychon.core.simulation.tally.Tallies;
@@ -74,7 +75,7 @@ public final class Simulation {
         return run(plan, settings, monitor, Helpers.NONE);
     }
 
-    /** The same with the help of others, who work at {@link RunBlocks}; they change no number. */
+    /** The same with the help of others, who work at {@link RunBlocks#of}; they change no number. */
     public static RunResult run(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Helpers helpers) {
         return new Simulation(plan, settings, monitor, helpers).run();
     }
@@ -85,8 +86,25 @@ public final class Simulation {
      * @throws CancellationException when stopped before anything was done, or the thread is interrupted
      */
     public static Outcomes outcomes(CompiledPlan plan, RunSettings settings, RunMonitor monitor) {
+        return outcomes(plan, settings, monitor, Helpers.NONE);
+    }
+
+    /** The same with the help of others, who work at {@link RunBlocks#outcomes}; they change no number. */
+    public static Outcomes outcomes(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Helpers helpers) {
         Samples samples = new Samples(settings.iterations());
-        return samples.outcomes(plan, Batches.each(plan, settings, monitor, samples::add));
+        RunBlocks late = RunBlocks.outcomes(plan, settings);
+        Apart apart = new Apart() {
+            @Override
+            public byte[] work(Block block) {
+                return late.work(block);
+            }
+
+            @Override
+            public void keep(Block block, byte[] packed) {
+                OutcomeWorker.merge(block, packed, samples);
+            }
+        };
+        return samples.outcomes(plan, Batches.each(plan, settings, monitor, samples::add, apart, helpers));
     }
 
     private RunResult run() {

@@ -9,6 +9,7 @@ import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.Blocks;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunMonitor;
@@ -52,7 +53,7 @@ class HelpedRunTest {
             for (Helper helper : helpers) {
                 Thread thread = new Thread(() -> {
                     try {
-                        helper.help(blocks, new RunBlocks(CompiledPlan.of(plan()), settings));
+                        helper.help(blocks, RunBlocks.of(CompiledPlan.of(plan()), settings));
                     } catch (InterruptedException e) {
                         // The run has ended without it.
                     }
@@ -227,8 +228,34 @@ class HelpedRunTest {
     }
 
     @Test
+    void finishAndCostAloneAreHelpedWithToo() {
+        CompiledPlan plan = CompiledPlan.of(plan());
+        AtomicInteger kept = new AtomicInteger();
+        Helpers helper = blocks -> {
+            Thread thread = new Thread(() -> {
+                RunBlocks work = RunBlocks.outcomes(CompiledPlan.of(plan()), SETTINGS);
+                for (Block block = blocks.take(2).orElse(null);
+                        block != null || kept.get() == 0;
+                        block = blocks.take(2).orElse(null)) {
+                    if (block != null && blocks.finish(block, work.work(block))) {
+                        kept.incrementAndGet();
+                    }
+                }
+            });
+            thread.start();
+            return () -> joined(thread);
+        };
+        Outcomes helped = Simulation.outcomes(plan, SETTINGS, waitingFor(kept, 1), helper);
+        Outcomes alone = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE);
+        assertThat(helped.finish()).isEqualTo(alone.finish());
+        assertThat(helped.duration()).isEqualTo(alone.duration());
+        assertThat(helped.cost()).isEqualTo(alone.cost());
+        assertThat(helped.risk()).isEqualTo(alone.risk());
+    }
+
+    @Test
     void whatIsNoBlockOfTheRunIsRefused() {
-        RunBlocks work = new RunBlocks(CompiledPlan.of(plan()), SETTINGS);
+        RunBlocks work = RunBlocks.of(CompiledPlan.of(plan()), SETTINGS);
         assertThatThrownBy(() -> work.work(new Block(6000, 500))).hasMessageContaining("of a run of 6250");
         assertThatThrownBy(() -> new Block(250, 500)).hasMessageContaining("from 250");
         assertThatThrownBy(() -> helped(SETTINGS, RunMonitor.NONE, (blocks, own) -> {

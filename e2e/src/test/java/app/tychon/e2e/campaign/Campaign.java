@@ -39,6 +39,12 @@ public final class Campaign {
             line(row.what(), Integer.toString(rounds), row.faults(), row.begun());
         }
         begun = Instant.now();
+        line(
+                "kills of a server that two machines help with a run, which goes on",
+                Integer.toString(rounds),
+                new ServerKills(jar, demo).run(rounds),
+                begun);
+        begun = Instant.now();
         TwoEditors.Outcome both = new TwoEditors(victim(jar, demo)).run(Duration.ofMinutes(minutes));
         line(
                 "two editors on one field: " + both.kept() + " edits kept, " + both.told()

@@ -5,6 +5,7 @@ import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.machines.Crew;
 import app.tychon.machines.Machine;
+import app.tychon.machines.Wanted;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Map;
@@ -17,8 +18,12 @@ import org.springframework.stereotype.Component;
 /** Machines that may join and help with long runs; where none is configured nothing starts, and every run stays here. */
 @Component
 public class Machines {
-    /** A run that machines work at. */
-    record Work(UUID project, int number) {}
+    /**
+     * Something that machines work at.
+     *
+     * @param what such as "run 3"
+     */
+    public record Work(UUID project, String what) {}
 
     private final Optional<Crew> crew;
     private final Map<String, Work> shared = new ConcurrentHashMap<>();
@@ -31,15 +36,15 @@ public class Machines {
     /**
      * Help with a run, where it is long enough and somebody is there.
      *
-     * @param number of the run in its project
-     * @param held   whether it stands still for a while
+     * @param run  names it among all machines
+     * @param held whether it stands still for a while
      */
-    public Helpers helpers(UUID run, UUID project, int number, Plan plan, RunSettings settings, BooleanSupplier held) {
+    public Helpers helpers(UUID run, Work work, Plan plan, RunSettings settings, Wanted wanted, BooleanSupplier held) {
         return crew.filter(all -> all.isWorthSharing(plan, settings))
                 .map(all -> {
-                    Helpers helpers = all.helpers(run.toString(), plan, settings, held);
+                    Helpers helpers = all.helpers(run.toString(), plan, settings, wanted, held);
                     return (Helpers) blocks -> {
-                        shared.put(run.toString(), new Work(project, number));
+                        shared.put(run.toString(), work);
                         Helpers.Help help = helpers.begin(blocks);
                         return () -> {
                             shared.remove(run.toString());

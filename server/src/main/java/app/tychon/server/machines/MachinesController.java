@@ -58,11 +58,12 @@ class MachinesController {
             long bytes) {}
 
     /**
-     * A run that is worked at.
+     * Something that is worked at.
      *
+     * @param what such as "run 3"
      * @param project its name; absent where the reader may not read it
      */
-    record WorkView(int number, @Nullable String project) {}
+    record WorkView(String what, @Nullable String project) {}
 
     @GetMapping("/api/machines")
     MachinesView machines() {
@@ -93,6 +94,6 @@ class MachinesController {
         String name = rights.allows(work.project(), Act.READ)
                 ? projects.findById(work.project()).map(ProjectEntity::name).orElse(null)
                 : null;
-        return new WorkView(work.number(), name);
+        return new WorkView(work.what(), name);
     }
 }

@@ -2,10 +2,12 @@ package app.tychon.server.odds;
 
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Sample;
 import java.time.LocalDateTime;
+import java.util.function.Function;
 
 /**
  * What a simulation says when it is done once more, with as many iterations and another seed.
@@ -28,7 +30,8 @@ record Repeat(
     private static final int MOST = 50;
     private static final double MIDDLE = 0.5;
 
-    static Repeat of(Opened run, int number) {
+    /** @param helpers with a run of such settings */
+    static Repeat of(Opened run, int number, Function<RunSettings, Helpers> helpers) {
         if (number < 1 || number > MOST) {
             throw new IllegalArgumentException("repeats are numbered from 1 to " + MOST + ", not " + number);
         }
@@ -36,7 +39,8 @@ record Repeat(
         long seed = own.seed() + number;
         int iterations = run.result().iterations();
         RunSettings other = new RunSettings(iterations, seed, own.sampling(), own.threads());
-        Outcomes outcomes = run.calculate(iterations, (plan, monitor) -> Simulation.outcomes(plan, other, monitor));
+        Outcomes outcomes = run.calculate(
+                iterations, (plan, monitor) -> Simulation.outcomes(plan, other, monitor, helpers.apply(other)));
         Sample finish = run.dates(outcomes.finish());
         Sample cost = Sample.of(outcomes.cost());
         double level = run.plan().project().targets().level();

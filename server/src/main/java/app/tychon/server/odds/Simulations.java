@@ -1,9 +1,14 @@
 package app.tychon.server.odds;
 
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunMonitor;
+import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.machines.Wanted;
+import app.tychon.server.database.Ids;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.LiveRun;
+import app.tychon.server.machines.Machines;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
@@ -29,10 +34,12 @@ public class Simulations implements ProjectOfRun {
     private final RunArchive archive;
     private final LiveOdds live;
     private final EnginePool pool;
+    private final Machines machines;
     private final Map<UUID, Open> open =
             new Recent<>(MOST_OPEN, MOST_BYTES, one -> one.opened().bytes());
 
-    Simulations(RunArchive archive, LiveOdds live, EnginePool pool) {
+    Simulations(RunArchive archive, LiveOdds live, EnginePool pool, Machines machines) {
+        this.machines = machines;
         this.pool = pool;
         this.archive = archive;
         this.live = live;
@@ -69,6 +76,12 @@ public class Simulations implements ProjectOfRun {
     @Override
     public Optional<UUID> of(UUID run) {
         return live.run(run).map(LiveRun::project).or(() -> archive.projectOf(run));
+    }
+
+    /** Help of other machines with what is simulated once more of a simulation. */
+    Function<RunSettings, Helpers> helpers(UUID run) {
+        Machines.Work work = new Machines.Work(of(run).orElseThrow(), "a repeat of a run");
+        return settings -> machines.helpers(Ids.next(), work, open(run).plan(), settings, Wanted.OUTCOMES, () -> false);
     }
 
     private Opened.Calculator awaited(UUID id) {

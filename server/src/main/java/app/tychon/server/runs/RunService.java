@@ -8,6 +8,7 @@ import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Steadiness;
+import app.tychon.machines.Wanted;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.fellows.Fellows;
 import app.tychon.server.machines.Machines;
@@ -159,7 +160,12 @@ class RunService {
                             settings,
                             pool.watched(turns, watched),
                             machines.helpers(
-                                    id, run.projectId(), run.number(), plan.plan(), settings, watched::isHeld)));
+                                    id,
+                                    new Machines.Work(run.projectId(), "run " + run.number()),
+                                    plan.plan(),
+                                    settings,
+                                    Wanted.ALL,
+                                    watched::isHeld)));
             if (!isBelievable(result)) {
                 end(id, RunState.FAILED, NOT_BELIEVABLE);
                 return;

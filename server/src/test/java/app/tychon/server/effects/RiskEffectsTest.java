@@ -62,14 +62,14 @@ class RiskEffectsTest {
 
     private List<EffectsView> told(long revision) {
         verify(events, timeout(PATIENCE_MS))
-                .publish(
+                .publishHere(
                         eq(PROJECT),
                         eq("effects"),
                         ArgumentMatchers.<Object>argThat(v -> v instanceof EffectsView view
                                 && view.state() == State.DONE
                                 && view.revision() == revision));
         ArgumentCaptor<EffectsView> views = ArgumentCaptor.forClass(EffectsView.class);
-        verify(events, atLeastOnce()).publish(eq(PROJECT), eq("effects"), views.capture());
+        verify(events, atLeastOnce()).publishHere(eq(PROJECT), eq("effects"), views.capture());
         return views.getAllValues();
     }
 

@@ -59,12 +59,12 @@ class LiveOddsTest {
     private List<LiveView> told(State last, long revision) {
         ArgumentCaptor<LiveView> views = ArgumentCaptor.forClass(LiveView.class);
         verify(events, timeout(PATIENCE_MS))
-                .publish(
+                .publishHere(
                         eq(PROJECT),
                         eq("odds"),
                         ArgumentMatchers.<Object>argThat(v ->
                                 v instanceof LiveView view && view.state() == last && view.revision() == revision));
-        verify(events, atLeastOnce()).publish(eq(PROJECT), eq("odds"), views.capture());
+        verify(events, atLeastOnce()).publishHere(eq(PROJECT), eq("odds"), views.capture());
         return views.getAllValues();
     }
 
@@ -121,13 +121,13 @@ class LiveOddsTest {
             UUID project = UUID.randomUUID();
             when(plans.find(project)).thenReturn(LoadedPlan.of(1, demo));
             live.now(project);
-            verify(events, timeout(PATIENCE_MS).atLeast(2)).publish(eq(project), eq("odds"), any());
+            verify(events, timeout(PATIENCE_MS).atLeast(2)).publishHere(eq(project), eq("odds"), any());
         }
         LiveView pushedOut = live.now(PROJECT);
         assertThat(pushedOut.run()).as("is being worked out anew").isNull();
         assertThat(pushedOut.outlook()).isNotNull();
         verify(events, timeout(PATIENCE_MS).times(2))
-                .publish(
+                .publishHere(
                         eq(PROJECT),
                         eq("odds"),
                         ArgumentMatchers.<Object>argThat(v ->
@@ -168,6 +168,6 @@ class LiveOddsTest {
         live.planChanged(new PlanChanged(other, LoadedPlan.of(2, demo), true, false));
         live.now(PROJECT);
         told(State.REFINED, 1);
-        verify(events, never()).publish(eq(other), any(), any());
+        verify(events, never()).publishHere(eq(other), any(), any());
     }
 }

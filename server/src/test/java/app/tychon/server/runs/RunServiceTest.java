@@ -3,7 +3,6 @@ package app.tychon.server.runs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.doNothing;
 import static org.mockito.Mockito.doThrow;
@@ -53,7 +52,7 @@ class RunServiceTest {
 
     @BeforeEach
     void aPlanToSimulate() {
-        when(machines.helpers(any(), any(), anyInt(), any(), any(), any())).thenReturn(Helpers.NONE);
+        when(machines.helpers(any(), any(), any(), any(), any(), any())).thenReturn(Helpers.NONE);
         when(plans.find(PROJECT)).thenReturn(plan);
         when(archive.begin(eq(PROJECT), any(), any(), any())).thenReturn(run);
         when(archive.view(run.id())).thenAnswer(asked -> run.view());

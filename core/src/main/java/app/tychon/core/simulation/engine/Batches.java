@@ -87,6 +87,13 @@ public final class Batches {
         return watched(plan, settings, monitor, worker -> (first, count) -> Witness.NONE, keeper);
     }
 
+    /** The same with the help of others. */
+    public static int each(
+            CompiledPlan plan, RunSettings settings, RunMonitor monitor, Keeper keeper, Apart apart, Helpers helpers) {
+        Batches batches = new Batches(settings, monitor, apart, helpers);
+        return batches.all(plan, worker -> (first, count) -> Witness.NONE, keeper);
+    }
+
     /**
      * The same, watched.
      *
@@ -98,9 +105,12 @@ public final class Batches {
             RunMonitor monitor,
             Function<BatchWorker, Watch> watch,
             Keeper keeper) {
+        return new Batches(settings, monitor).all(plan, watch, keeper);
+    }
+
+    private int all(CompiledPlan plan, Function<BatchWorker, Watch> watch, Keeper keeper) {
         Draws draws = new Draws(settings.seed(), settings.sampling());
-        Batches batches = new Batches(settings, monitor);
-        batches.run(
+        run(
                 () -> {
                     BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
                     Watch own = watch.apply(worker);
@@ -110,7 +120,7 @@ public final class Batches {
                     };
                 },
                 done -> false);
-        return batches.done();
+        return done();
     }
 
     /**

@@ -23,11 +23,7 @@ public final class BlockWorker {
         recorder = new Recorder(plan, settings, like);
     }
 
-    /** @throws IllegalArgumentException where the run has no such iterations */
     public byte[] work(Block block) {
-        if (block.end() > settings.iterations()) {
-            throw new IllegalArgumentException(block + " of a run of " + settings.iterations());
-        }
         if (block.count() > room) {
             room = block.count();
             values = Values.ofBlocks(plan, settings, room);

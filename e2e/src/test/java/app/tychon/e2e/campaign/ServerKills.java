@@ -1,0 +1,115 @@
+package app.tychon.e2e.campaign;
+
+import app.tychon.e2e.Workers;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+
+/**
+ * Kills a server while two machines help it with a run. Started again, it says that the run was cut short, and goes on with it; the
+ * workers come back by themselves, and the numbers are those of a run that nobody disturbed.
+ */
+final class ServerKills {
+    private static final String RUN = "{\"iterations\":300000,\"seed\":7}";
+    private static final Duration PATIENCE = Duration.ofMinutes(3);
+
+    private final Path jar;
+    private final Path demo;
+
+    ServerKills(Path jar, Path demo) {
+        this.jar = jar;
+        this.demo = demo;
+    }
+
+    /** @return what went wrong, in sentences; none where all was well */
+    List<String> run(int kills) throws IOException, InterruptedException {
+        Path folder = Files.createTempDirectory("tychon-server-kills");
+        List<String> faults = new ArrayList<>();
+        try (Workers workers = new Workers(folder)) {
+            Victim victim = new Victim(jar, folder.resolve("data"), demo, workers.environment());
+            victim.start();
+            workers.join("one");
+            workers.join("two");
+            String project = victim.bringIn();
+            String expected = numbers(victim, ended(victim, begun(victim, project)));
+            SplittableRandom random = new SplittableRandom(Campaign.SEED);
+            int helped = 0;
+            for (int round = 1; round <= kills; round++) {
+                awaitHelpers(victim);
+                String run = begun(victim, project);
+                Victim.pause(Duration.ofMillis(300 + random.nextInt(4_000)));
+                helped += victim.awaited("/api/machines").contains("\"work\":[{") ? 1 : 0;
+                victim.kill();
+                victim.start();
+                if (state(victim, run).equals("interrupted")) {
+                    victim.send("POST", "/api/runs/" + run + "/resume", "");
+                }
+                if (!numbers(victim, ended(victim, run)).equals(expected)) {
+                    faults.add("kill " + round + ": other numbers came out");
+                }
+            }
+            if (helped < kills / 2) {
+                faults.add("machines had blocks in hand in " + helped + " of " + kills + " rounds only");
+            }
+            victim.stop();
+        }
+        return faults;
+    }
+
+    private static String begun(Victim victim, String project) throws IOException {
+        return Victim.JSON
+                .readTree(victim.send("POST", "/api/projects/" + project + "/runs", RUN)
+                        .body())
+                .get("id")
+                .asText();
+    }
+
+    private static String state(Victim victim, String run) throws IOException {
+        return Victim.JSON
+                .readTree(victim.awaited("/api/runs/" + run))
+                .get("state")
+                .asText();
+    }
+
+    /** Waits until a run is through. */
+    private static String ended(Victim victim, String run) throws IOException {
+        Instant until = Instant.now().plus(PATIENCE);
+        while (!state(victim, run).equals("done")) {
+            if (Instant.now().isAfter(until)) {
+                throw new IOException("run " + run + " does not end; it is " + state(victim, run));
+            }
+            Victim.pause(Duration.ofMillis(200));
+        }
+        return run;
+    }
+
+    private static String numbers(Victim victim, String run) throws IOException {
+        return victim.awaited("/api/runs/" + run + "/dates?levels=1,10,50,80,99")
+                + victim.awaited("/api/runs/" + run + "/amounts?levels=1,10,50,80,99")
+                + victim.awaited("/api/runs/" + run + "/drivers/criticality");
+    }
+
+    private static void awaitHelpers(Victim victim) throws IOException {
+        Instant until = Instant.now().plus(PATIENCE);
+        while (true) {
+            int workers = 0;
+            for (JsonNode machine :
+                    Victim.JSON.readTree(victim.awaited("/api/machines")).get("machines")) {
+                workers += machine.get("kind").asText().equals("worker") ? 1 : 0;
+            }
+            if (workers == 2) {
+                return;
+            }
+            if (Instant.now().isAfter(until)) {
+                throw new IOException("the workers did not come back");
+            }
+            Victim.pause(Duration.ofMillis(200));
+        }
+    }
+}
