@@ -13,7 +13,7 @@ export default defineConfig({
           groups: [
             {
               name: "stages",
-              test: /shared\/(stage\/(Stage|commands)|grid\/(gridStore|gridLook)|ui\/(Choice|notify|usePlanOfStage|useNarrow|ToolButton))|planGrid\/useOddsCommand/,
+              test: /shared\/(stage\/(Stage|commands)|grid\/(gridStore|gridLook|FindBar|ColumnMenu)|ui\/(Choice|notify|usePlanOfStage|useNarrow|ToolButton|Ring))|planGrid\/(useOddsCommand|filters)|icons\/panel-right/,
             },
           ],
         },
