@@ -28,7 +28,7 @@ final class Kills {
         for (int round = 1; round <= kills; round++) {
             boolean ofServer = random.nextBoolean();
             Editing editing = Editing.begin(victim, project, days);
-            victim.begin("POST", "/api/projects/" + project + "/runs", "{\"iterations\":200000,\"seed\":1}");
+            victim.begin("POST", "/api/projects/" + project + "/runs", "{\"iterations\":150000,\"seed\":1}");
             victim.begin("POST", "/api/projects", victim.demo());
             Victim.pause(Duration.ofMillis(100 + random.nextInt(1_500)));
             if (ofServer) {

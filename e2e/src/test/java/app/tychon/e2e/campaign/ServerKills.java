@@ -16,7 +16,7 @@ import java.util.SplittableRandom;
  * workers come back by themselves, and the numbers are those of a run that nobody disturbed.
  */
 final class ServerKills {
-    private static final String RUN = "{\"iterations\":300000,\"seed\":7}";
+    private static final String RUN = "{\"iterations\":150000,\"seed\":7}";
     private static final Duration PATIENCE = Duration.ofMinutes(3);
 
     private final Path jar;
@@ -43,7 +43,7 @@ final class ServerKills {
             for (int round = 1; round <= kills; round++) {
                 awaitHelpers(victim);
                 String run = begun(victim, project);
-                Victim.pause(Duration.ofMillis(300 + random.nextInt(4_000)));
+                Victim.pause(Duration.ofMillis(300 + random.nextInt(3_000)));
                 helped += victim.awaited("/api/machines").contains("\"work\":[{") ? 1 : 0;
                 victim.kill();
                 victim.start();
@@ -63,11 +63,13 @@ final class ServerKills {
     }
 
     private static String begun(Victim victim, String project) throws IOException {
-        return Victim.JSON
-                .readTree(victim.send("POST", "/api/projects/" + project + "/runs", RUN)
-                        .body())
-                .get("id")
-                .asText();
+        String answer =
+                victim.send("POST", "/api/projects/" + project + "/runs", RUN).body();
+        JsonNode run = Victim.JSON.readTree(answer);
+        if (!run.has("id")) {
+            throw new IOException("no run was begun: " + answer);
+        }
+        return run.get("id").asText();
     }
 
     private static String state(Victim victim, String run) throws IOException {
