@@ -31,7 +31,7 @@ import org.slf4j.LoggerFactory;
 public final class Crew implements AutoCloseable {
     /**
      * Rows of the plan times iterations from which on a run is shared: what one machine does in about two seconds. Below,
-     * sending plan and results costs more than is won; docs/scale.md has the measurement.
+     * sending plan and results costs more than is won; docs/scale.md tells of what that is made.
      */
     static final long WORTH_SHARING = 10_000_000;
 
@@ -149,9 +149,6 @@ public final class Crew implements AutoCloseable {
 
     /** Tells all other servers something, in the order in which it is told; one that is gone does not hear it. */
     public void tell(byte[] what) {
-        if (nodes(Nodes.SERVER).size() < 2) {
-            return;
-        }
         try {
             ClusterGroup others =
                     ignite.cluster().forAttribute(Nodes.KIND, Nodes.SERVER).forRemotes();

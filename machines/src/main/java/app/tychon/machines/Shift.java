@@ -52,14 +52,19 @@ final class Shift implements Helpers.Help {
     private final Crew crew;
     private final Ignite ignite;
     private final RunSettings settings;
-    private final Assignment what;
-    private final PackedPlan file;
+    private final String run;
+    private final Plan plan;
+    private final Wanted wanted;
     private final BooleanSupplier held;
     private final Blocks blocks;
     private final Map<UUID, Hand> hands = new HashMap<>();
     /** What has come back and is to be done with it. */
     private final BlockingQueue<Runnable> news = new LinkedBlockingQueue<>();
 
+    /** What is sent, made by the thread that sends. */
+    private PackedPlan file;
+
+    private Assignment what;
     private final Thread thread = new Thread(this::work, "machines");
     private volatile boolean closed;
 
@@ -69,20 +74,23 @@ final class Shift implements Helpers.Help {
         this.held = held;
         this.blocks = blocks;
         ignite = crew.ignite();
-        file = crew.packed(plan);
-        what = new Assignment(
-                run,
-                file.digest(),
-                settings.iterations(),
-                settings.seed(),
-                settings.sampling().name(),
-                wanted);
+        this.run = run;
+        this.plan = plan;
+        this.wanted = wanted;
         thread.setDaemon(true);
         thread.start();
     }
 
     private void work() {
         try {
+            file = crew.packed(plan);
+            what = new Assignment(
+                    run,
+                    file.digest(),
+                    settings.iterations(),
+                    settings.seed(),
+                    settings.sampling().name(),
+                    wanted);
             while (!closed) {
                 crew.workers().forEach(this::employ);
                 Runnable next = news.poll(LOOK, TimeUnit.MILLISECONDS);
@@ -94,7 +102,7 @@ final class Shift implements Helpers.Help {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         } catch (RuntimeException e) {
-            LOG.warn("The machines' help with run {} ends; this one goes on alone.", what.run(), e);
+            LOG.warn("The machines' help with run {} ends; this one goes on alone.", run, e);
         } finally {
             closed = true;
         }
@@ -151,25 +159,26 @@ final class Shift implements Helpers.Help {
     private void give(ClusterNode worker, Hand hand, Block block) {
         WorkDone done = crew.done(worker);
         hand.inHand++;
-        done.took(what.run());
+        done.took(run);
         compute(
                 worker,
                 hand,
-                new BlockJob(what.run(), block),
+                new BlockJob(run, block),
                 packed -> {
                     hand.inHand--;
-                    done.did(what.run(), block.count(), packed.length);
                     if (packed.length == 0) {
+                        done.gaveBack(run);
                         hand.slots = 0;
                         hand.asked = false;
                         blocks.giveBack(block);
                     } else {
+                        done.did(run, block.count(), packed.length);
                         blocks.finish(block, packed);
                     }
                 },
                 () -> {
                     hand.inHand--;
-                    done.gaveBack(what.run());
+                    done.gaveBack(run);
                     blocks.giveBack(block);
                 });
     }
@@ -215,7 +224,7 @@ final class Shift implements Helpers.Help {
                 try {
                     ignite.compute(ignite.cluster().forNode(worker))
                             .withNoFailover()
-                            .run(new EndJob(what.run()));
+                            .run(new EndJob(run));
                 } catch (IgniteException | IllegalStateException e) {
                     LOG.debug("A worker is gone that had to be told of an end.", e);
                 }

@@ -1,13 +1,17 @@
 package app.tychon.machines;
 
+import app.tychon.core.simulation.settings.RunSettings;
+import java.io.File;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
+import java.util.stream.Stream;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -51,6 +55,10 @@ public final class WorkerCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException, InterruptedException {
         try {
+            if (threads < 1 || threads > RunSettings.MOST_THREADS) {
+                throw new CannotJoin(
+                        "--threads must lie between 1 and " + RunSettings.MOST_THREADS + ", not " + threads + ".");
+            }
             Secret secret = Secret.of(secret());
             Address server = Address.of(join);
             Path work = Files.createTempDirectory("tychon-worker");
@@ -59,6 +67,7 @@ public final class WorkerCommand implements Callable<Integer> {
             Runtime.getRuntime().addShutdownHook(new Thread(() -> {
                 say("leaving; what is in hand is finished first");
                 worker.close();
+                forget(work);
                 left.countDown();
             }));
             say("working for " + server + " as " + name + ", at " + threads + " blocks at once; Ctrl-C leaves");
@@ -84,9 +93,13 @@ public final class WorkerCommand implements Callable<Integer> {
         }
     }
 
-    private String secret() throws IOException {
+    private String secret() {
         if (secretFile.isPresent()) {
-            return Files.readString(secretFile.get());
+            try {
+                return Files.readString(secretFile.get());
+            } catch (IOException e) {
+                throw new CannotJoin("The file " + secretFile.get() + " of --secret-file cannot be read.");
+            }
         }
         String given = System.getenv("TYCHON_MACHINES_SECRET");
         if (given == null || given.isBlank()) {
@@ -95,6 +108,15 @@ public final class WorkerCommand implements Callable<Integer> {
                             + " it in machines.secret of its data folder.");
         }
         return given;
+    }
+
+    /** Takes away what the engine has kept. */
+    private static void forget(Path folder) {
+        try (Stream<Path> files = Files.walk(folder)) {
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+        } catch (IOException e) {
+            say("the folder " + folder + " is left behind");
+        }
     }
 
     private static String host() {

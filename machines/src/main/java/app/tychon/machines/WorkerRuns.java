@@ -9,7 +9,7 @@ import app.tychon.exchange.ProjectFileReader;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.HashMap;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -26,7 +26,7 @@ final class WorkerRuns {
     private final int threads;
     private final long memory;
     private final Map<String, Compiled> plans = new LinkedHashMap<>(16, 0.75f, true);
-    private final Map<String, Open> runs = new HashMap<>();
+    private final Map<String, Open> runs = new LinkedHashMap<>(16, 0.75f, true);
 
     private record Compiled(CompiledPlan plan, long bytes) {}
 
@@ -54,16 +54,16 @@ final class WorkerRuns {
             }
             Plan plan = read(file);
             long bytes = RunNeeds.ofPlan(plan);
-            makeRoom(bytes);
+            makeRoom(bytes, what.plan());
             plans.put(what.plan(), new Compiled(CompiledPlan.of(plan), bytes));
         }
         Compiled compiled = plans.get(what.plan());
         Plan plan = compiled.plan().network().plan();
-        long each = RunNeeds.ofBlocks(plan, what.settings());
+        long each = RunNeeds.ofBlocks(plan);
         int hands = (int) Math.max(1, Math.min(threads, (memory - compiled.bytes()) / each - 1));
         if (!runs.containsKey(what.run())) {
             long bytes = (hands + 1) * each;
-            makeRoom(bytes);
+            makeRoom(bytes, what.plan());
             runs.put(what.run(), new Open(what.plan(), blocks(compiled.plan(), what), bytes));
         }
         return hands;
@@ -92,12 +92,19 @@ final class WorkerRuns {
         runs.remove(run);
     }
 
-    /** Forgets plans, the one used longest ago first, with their runs. */
-    private void makeRoom(long bytes) {
-        while (!plans.isEmpty() && taken() + bytes > memory && plans.size() > 1) {
-            String oldest = plans.keySet().iterator().next();
-            plans.remove(oldest);
-            runs.values().removeIf(run -> run.plan().equals(oldest));
+    /** Forgets runs and then other plans, what was used longest ago first: a server that died has not said that its runs ended. */
+    private void makeRoom(long bytes, String but) {
+        forget(runs, bytes, but);
+        forget(plans, bytes, but);
+        runs.values().removeIf(run -> !plans.containsKey(run.plan()));
+    }
+
+    private void forget(Map<String, ?> all, long bytes, String but) {
+        Iterator<String> oldest = all.keySet().iterator();
+        while (oldest.hasNext() && taken() + bytes > memory) {
+            if (!oldest.next().equals(but)) {
+                oldest.remove();
+            }
         }
     }
 

@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.InvalidPlanException;
-import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.Block;
-import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import java.util.List;
 import java.util.UUID;
@@ -50,18 +48,26 @@ class WorkerRunsTest {
     }
 
     @Test
-    void whereThereIsRoomForOnePlanTheOtherIsForgottenWithItsRuns() {
-        Plan plan = ONE.plan();
-        RunSettings settings = new RunSettings(10_000, 7, Sampling.LATIN, 1);
-        long enough = 3 * RunNeeds.ofBlocks(plan, settings) + RunNeeds.ofPlan(plan);
-        WorkerRuns runs = new WorkerRuns(8, (long) (1.2 * enough));
+    void whereThereIsNoRoomWhatWasUsedLongestAgoIsForgotten() {
+        long each = RunNeeds.ofBlocks(ONE.plan());
+        // A plan and one run of two hands; seven tenths of the memory are used.
+        WorkerRuns runs = new WorkerRuns(2, (long) ((RunNeeds.ofPlan(ONE.plan()) + 3.1 * each) / 0.7));
         Assignment first = run(ONE);
-        assertThat(runs.begin(first, ONE.bytes()))
-                .as("no more hands than there is room for")
-                .isBetween(1, 2);
-        runs.begin(run(OTHER), OTHER.bytes());
+        assertThat(runs.begin(first, ONE.bytes())).isEqualTo(2);
+        // Its server died without a word.
+        Assignment next = run(ONE);
+        assertThat(runs.begin(next, NONE)).as("the plan stays").isEqualTo(2);
         assertThat(runs.work(first.run(), new Block(0, 500))).isEmpty();
+        assertThat(runs.work(next.run(), new Block(0, 500))).isPresent();
+        runs.begin(run(OTHER), OTHER.bytes());
+        assertThat(runs.work(next.run(), new Block(0, 500))).isEmpty();
         assertThat(runs.begin(first, NONE)).as("needs the plan again").isZero();
+    }
+
+    @Test
+    void thereAreNoMoreHandsThanThereIsRoomForButAlwaysOne() {
+        WorkerRuns runs = new WorkerRuns(8, 1_000_000);
+        assertThat(runs.begin(run(ONE), ONE.bytes())).isEqualTo(1);
     }
 
     @Test

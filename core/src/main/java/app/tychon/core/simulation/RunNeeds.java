@@ -46,9 +46,9 @@ public record RunNeeds(long watched, long bytes) {
     }
 
     /** About how much memory a thread takes that works at blocks of a run, one of {@link RunBlocks}. */
-    public static long ofBlocks(Plan plan, RunSettings settings) {
-        int rows = plan.activities().size() + plan.wbs().size();
-        return rows * (TALLIES + LANE * Recorder.width(rows) + PACKED);
+    public static long ofBlocks(Plan plan) {
+        int activities = plan.activities().size();
+        return (activities + plan.wbs().size()) * (TALLIES + LANE * Recorder.width(activities) + PACKED);
     }
 
     /** About how much memory a plan takes once it is compiled. */

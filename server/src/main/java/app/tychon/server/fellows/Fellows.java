@@ -24,8 +24,8 @@ import org.springframework.stereotype.Component;
 public class Fellows {
     private static final Logger LOG = LoggerFactory.getLogger(Fellows.class);
 
-    /** What is told, as JSON. */
-    private record Letter(String topic, JsonNode what) {}
+    /** What is told. */
+    private record Letter(String topic, Object what) {}
 
     private final Optional<Crew> crew;
     private final ObjectMapper json;
@@ -43,9 +43,9 @@ public class Fellows {
 
     /** Tells all others, if there are any. */
     public void tell(String topic, Object what) {
-        crew.ifPresent(all -> {
+        crew.filter(all -> all.servers().size() > 1).ifPresent(all -> {
             try {
-                all.tell(json.writeValueAsBytes(new Letter(topic, json.valueToTree(what))));
+                all.tell(json.writeValueAsBytes(new Letter(topic, what)));
             } catch (JsonProcessingException e) {
                 throw new IllegalArgumentException("this cannot be told: " + what, e);
             }
@@ -59,10 +59,10 @@ public class Fellows {
 
     private void heard(String from, byte[] bytes) {
         try {
-            Letter letter = json.readValue(bytes, Letter.class);
-            BiConsumer<String, JsonNode> ear = ears.get(letter.topic());
+            JsonNode letter = json.readTree(bytes);
+            BiConsumer<String, JsonNode> ear = ears.get(letter.get("topic").asText());
             if (ear != null) {
-                ear.accept(from, letter.what());
+                ear.accept(from, letter.get("what"));
             }
         } catch (IOException | RuntimeException e) {
             LOG.error("What another server told was not understood", e);

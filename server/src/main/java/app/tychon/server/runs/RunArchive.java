@@ -132,11 +132,13 @@ public class RunArchive {
         return left;
     }
 
-    /** Whether another server works at it. */
+    /** Whether another server works at it now. */
     @Transactional(readOnly = true)
     public boolean isElsewhere(UUID id) {
-        String server = records.find(id).server();
-        return server != null
+        RunEntity run = records.find(id);
+        String server = run.server();
+        return run.isRunning()
+                && server != null
                 && fellows.alive().contains(server)
                 && !fellows.self().equals(Optional.of(server));
     }

@@ -122,6 +122,10 @@ class RunEntity {
         this.server = server;
     }
 
+    boolean isRunning() {
+        return state == RunState.RUNNING;
+    }
+
     String server() {
         return server;
     }

@@ -167,12 +167,38 @@ class TwoServersTest {
                 .isEqualTo("And back");
     }
 
+    /** Until it has simulated something, so that there is something to keep of it. */
+    private static void awaitFutures(Server server, String run) {
+        await().atMost(PATIENCE)
+                .until(() ->
+                        server.read("/api/runs/" + run).at("/progress/done").asInt() > 0);
+    }
+
+    private static void awaitState(String run, String state) {
+        await().atMost(PATIENCE)
+                .until(() ->
+                        other.read("/api/runs/" + run).get("state").asText().equals(state));
+    }
+
     @Test
     void aRunIsHeldFromTheOtherServerAndGoesOnThereWhenItsOwnIsGone() throws IOException {
         String project = bringIn();
         String run = one.send("POST", "/api/projects/" + project + "/runs", "{\"iterations\":1000000,\"seed\":5}")
                 .get("id")
                 .asText();
+        awaitFutures(one, run);
+        other.send("POST", "/api/runs/" + run + "/pause", "");
+        await().atMost(PATIENCE)
+                .until(() -> one.read("/api/runs/" + run).at("/progress/paused").asBoolean());
+        // One that was stopped at the first can be taken up at the other, and the other way round.
+        one.send("POST", "/api/runs/" + run + "/stop", "");
+        awaitState(run, "stopped");
+        other.send("POST", "/api/runs/" + run + "/resume", "");
+        awaitFutures(other, run);
+        other.send("POST", "/api/runs/" + run + "/stop", "");
+        awaitState(run, "stopped");
+        one.send("POST", "/api/runs/" + run + "/resume", "");
+        awaitFutures(one, run);
         other.send("POST", "/api/runs/" + run + "/pause", "");
         await().atMost(PATIENCE)
                 .until(() -> one.read("/api/runs/" + run).at("/progress/paused").asBoolean());
@@ -186,8 +212,7 @@ class TwoServersTest {
         assertThat(other.read("/api/runs/" + run).get("state").asText()).isEqualTo("running");
         // The first is cut off: for the other it is gone, with its run that stands still.
         one.crew().close();
-        await().atMost(PATIENCE)
-                .until(() -> other.read("/api/runs/" + run).at("/progress/done").asInt() > 0);
+        awaitFutures(other, run);
         other.send("POST", "/api/runs/" + run + "/stop", "");
         await().atMost(PATIENCE)
                 .until(() ->
