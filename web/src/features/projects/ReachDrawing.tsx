@@ -45,14 +45,15 @@ function Mist({ values, axis, width }: { values: readonly number[]; axis: Axis; 
   );
 }
 
-interface Props {
-  standing: Standing;
+interface FinishProps {
+  finish: Standing["finish"];
+  confidence: number;
   axis: Axis;
   width: number;
 }
 
-/** When a project ends: mist of its finishes, P50 and the level, the plan as a pin and the target as a flag. */
-export function FinishDrawing({ standing: { finish, confidence }, axis, width }: Props) {
+/** When a project ends, or a milestone is reached: mist of its dates, P50 and the level, the plan as a pin, the target as a flag. */
+export function FinishDrawing({ finish, confidence, axis, width }: FinishProps) {
   const at = (time: string) => place(civil(time), axis, width);
   const half = finish.tenths[5] ?? finish.level;
   return (
@@ -82,6 +83,12 @@ export function FinishDrawing({ standing: { finish, confidence }, axis, width }:
       </Box>
     </Svg>
   );
+}
+
+interface Props {
+  standing: Standing;
+  axis: Axis;
+  width: number;
 }
 
 /** What a project costs as a share of its budget, or of its plan where it has none. */

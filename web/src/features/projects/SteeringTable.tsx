@@ -1,32 +1,30 @@
 import { Box, chakra, Flex, Table } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link } from "react-router";
 import type { ProjectSummary, StandingView } from "../../shared/api/client";
-import { formatDay } from "../../shared/format/dates";
-import { formatChance, formatSigned } from "../../shared/format/numbers";
 import { Input } from "../../shared/ui/Input";
+import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { useNarrow } from "../../shared/ui/useNarrow";
-import { ProjectMenu } from "./ProjectMenu";
-import { CostDrawing, FinishDrawing } from "./ReachDrawing";
-import { Renaming } from "./Renaming";
+import { SteeringLine } from "./SteeringLine";
 import {
   type Axis,
   costAxis,
-  drift,
   finishAxis,
+  type Grouping,
   named,
   sorted,
-  type SteeringRow,
   steeringRows,
   type SteeringSort,
   steeringSentence,
   ticks,
+  type Wanted,
+  wantedRows,
 } from "./steering";
 
-const ProjectLink = chakra(Link);
 const Plain = chakra("button");
-/** From so many lines on one looks for a project by its name. */
+/** From so many lines on one looks for a project by its name, */
 const MANY = 8;
+/** and from so many on for those of a kind. */
+const SOME = 3;
 const WIDE = { finish: 300, cost: 170 };
 /** In a narrow window finishes take less room, and drivers and costs none. */
 const NARROW = { finish: 190, cost: 0 };
@@ -36,6 +34,18 @@ const SORTS: { by: SteeringSort; label: string; right?: boolean }[] = [
   { by: "level", label: "Finish", right: true },
   { by: "chance", label: "Target", right: true },
   { by: "drift", label: "Drift", right: true },
+];
+
+const WANTED: { value: Wanted; label: string }[] = [
+  { value: "all", label: "All" },
+  { value: "unlikely", label: "Less than an even chance" },
+  { value: "later", label: "Later than the last run" },
+  { value: "findings", label: "With open findings" },
+];
+
+const GROUPINGS: { value: Grouping; label: string }[] = [
+  { value: "programme", label: "By programme" },
+  { value: "none", label: "Each by itself" },
 ];
 
 interface Props {
@@ -49,10 +59,12 @@ export function SteeringTable({ projects, standings }: Props) {
   const [renaming, setRenaming] = useState<string>();
   const narrow = useNarrow();
   const widths = narrow ? NARROW : WIDE;
-  const [wanted, setWanted] = useState("");
-  const all = sorted(steeringRows(projects, standings), sort);
+  const [name, setName] = useState("");
+  const [wanted, setWanted] = useState<Wanted>("all");
+  const [grouping, setGrouping] = useState<Grouping>("programme");
+  const all = sorted(steeringRows(projects, standings, grouping), sort);
   const sentence = steeringSentence(all);
-  const rows = named(all, wanted);
+  const rows = named(wantedRows(all, wanted), name);
   const finish = finishAxis(rows);
   const cost = costAxis(rows);
   return (
@@ -61,13 +73,19 @@ export function SteeringTable({ projects, standings }: Props) {
         <Box flex="1" fontSize="19px" fontWeight="650" data-testid="steering">
           {sentence}
         </Box>
+        {all.some(({ summary }) => summary?.project.programme) && (
+          <LabelledSelect label="Grouping" value={grouping} choices={GROUPINGS} onPick={setGrouping} />
+        )}
+        {(all.length >= SOME || wanted !== "all") && (
+          <LabelledSelect label="Show" value={wanted} choices={WANTED} onPick={setWanted} />
+        )}
         {all.length > MANY && (
           <Input
             aria-label="Find a project"
             placeholder="Find a project"
             width="180px"
-            value={wanted}
-            onChange={(event) => setWanted(event.target.value)}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
           />
         )}
       </Flex>
@@ -99,7 +117,7 @@ export function SteeringTable({ projects, standings }: Props) {
         </Table.Header>
         <Table.Body>
           {rows.map((row) => (
-            <Line
+            <SteeringLine
               key={row.key}
               row={row}
               finish={finish}
@@ -111,101 +129,17 @@ export function SteeringTable({ projects, standings }: Props) {
           ))}
         </Table.Body>
       </Table.Root>
+      {rows.length === 0 && (
+        <Box py="3" color="softInk">
+          None of them.
+        </Box>
+      )}
       <Box color="softInk" fontSize="12.5px" mt="2">
         Mist from P5 to P95; short stroke P50, long stroke the level of confidence; dot the plan, flag the
         target. Cost: P10 to P90, stroke the level, upright line the budget, dotted the plan where there is
         none.
       </Box>
     </>
-  );
-}
-
-const countedFindings = (count: number) => (count === 1 ? "1 finding" : `${count} findings`);
-
-interface LineProps {
-  row: SteeringRow;
-  finish: Axis;
-  cost: Axis;
-  widths: typeof WIDE;
-  renaming: boolean;
-  onRename: (key: string | undefined) => void;
-}
-
-function Line({ row, finish, cost, widths, renaming, onRename }: LineProps) {
-  const { summary, standing, code } = row;
-  const project = summary?.project;
-  const moved = drift(row);
-  const empty = summary?.activities === 0;
-  return (
-    <Table.Row
-      bg={project?.programme ? "actionTint" : "transparent"}
-      borderColor="line"
-      data-project={row.name}
-      data-within={row.programme && code !== undefined ? row.programme : undefined}
-      css={{ "& td": { py: "1" } }}
-    >
-      <Table.Cell pl={code === undefined ? "2" : "7"} minW="150px">
-        {renaming && project ? (
-          <Renaming project={project} onDone={() => onRename(undefined)} />
-        ) : project ? (
-          <ProjectLink
-            to={`/projects/${project.id}/plan`}
-            fontWeight={code === undefined ? "600" : "400"}
-            color="action"
-          >
-            {row.name}
-          </ProjectLink>
-        ) : (
-          <Box as="span" color="softInk">
-            {row.name}
-          </Box>
-        )}
-        <Box as="span" color="softInk" ml="2" fontSize="12px">
-          {code}
-          {standing && standing.findings > 0 && code === undefined && countedFindings(standing.findings)}
-        </Box>
-      </Table.Cell>
-      <Table.Cell textAlign="right" whiteSpace="nowrap" aria-busy={row.pending}>
-        {empty ? (
-          "nothing planned yet"
-        ) : standing ? (
-          <Box as="span" color={row.pending ? "softInk" : undefined}>
-            P{standing.confidence} {formatDay(standing.finish.level)}
-          </Box>
-        ) : (
-          <Box as="span" color="softInk">
-            {row.problem ?? (row.pending ? "is worked out" : "")}
-          </Box>
-        )}
-      </Table.Cell>
-      <Table.Cell textAlign="right" fontWeight="650">
-        {standing?.finish.chance !== undefined ? formatChance(standing.finish.chance) : ""}
-      </Table.Cell>
-      <Table.Cell
-        textAlign="right"
-        color="softInk"
-        whiteSpace="nowrap"
-        title={moved === undefined ? undefined : "Since the last recorded run"}
-      >
-        {moved === undefined ? "" : `${formatSigned(moved)} d`}
-      </Table.Cell>
-      {widths.cost > 0 && (
-        <Table.Cell color="softInk" maxW="200px" truncate title={standing?.driver}>
-          {standing?.driver ?? ""}
-        </Table.Cell>
-      )}
-      <Table.Cell p="0">
-        {standing && !empty && <FinishDrawing standing={standing} axis={finish} width={widths.finish} />}
-      </Table.Cell>
-      {widths.cost > 0 && (
-        <Table.Cell>
-          {standing && !empty && <CostDrawing standing={standing} axis={cost} width={widths.cost} />}
-        </Table.Cell>
-      )}
-      <Table.Cell textAlign="right">
-        {project && <ProjectMenu project={project} shelf="open" onRename={() => onRename(row.key)} />}
-      </Table.Cell>
-    </Table.Row>
   );
 }
 

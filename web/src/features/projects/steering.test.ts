@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { ProjectSummary, Standing, StandingView } from "../../shared/api/client";
 import {
+  confirmedWords,
   costAxis,
   drift,
   finishAxis,
@@ -9,6 +10,7 @@ import {
   steeringRows,
   steeringSentence,
   ticks,
+  wantedRows,
 } from "./steering";
 
 const project = (
@@ -49,6 +51,7 @@ const standing = (level: string, chance: number, more: Partial<Standing> = {}): 
   },
   currency: "EUR",
   findings: 0,
+  milestones: [],
   parts: [],
   ...more,
 });
@@ -107,6 +110,52 @@ describe("where all projects stand", () => {
     expect(named(rows, "ridge").map(({ name }) => name)).toEqual(["Programme", "Ridge"]);
     expect(named(rows, "programme")).toHaveLength(3);
     expect(named(rows, "")).toHaveLength(5);
+  });
+
+  it("lists each by itself, as it stands alone", () => {
+    const flat = steeringRows([ridge, centre, shed, whole], standings, "none");
+    expect(flat.map(({ name }) => name)).toEqual(["Ridge", "Centre", "Shed", "Programme"]);
+    expect(flat.every(({ code }) => code === undefined)).toBe(true);
+    expect(flat[0]?.standing?.finish.chance).toBe(0.63);
+  });
+
+  it("shows those of a kind, with the programme that one of them is in", () => {
+    const names = (wanted: Parameters<typeof wantedRows>[1]) =>
+      wantedRows(
+        steeringRows(
+          [
+            { ...ridge, kept: { level: 80, finish: "2028-10-12T17:00" } },
+            { ...shed, kept: { level: 80, finish: "2027-09-18T17:00" } },
+            centre,
+            whole,
+          ],
+          [
+            ...standings.filter(({ project }) => project !== "p" && project !== "r"),
+            view("r", standing("2028-10-24T17:00", 0.63, { findings: 2 })),
+            view("p", standing("2028-12-12T17:00", 0.58), [
+              { code: "C", project: "c", name: "Centre", standing: standing("2028-05-03T17:00", 0.38) },
+            ]),
+          ],
+        ),
+        wanted,
+      ).map(({ name }) => name);
+    expect(names("all")).toEqual(["Programme", "Centre", "Ridge", "Shed"]);
+    expect(names("unlikely")).toEqual(["Programme", "Centre", "Shed"]);
+    expect(names("later")).toEqual(["Ridge"]);
+    expect(names("findings")).toEqual(["Ridge"]);
+  });
+
+  it("tells how much was confirmed, within a programme too, and nothing where nobody was asked", () => {
+    const confirmed = { confirmedRisks: 3, risks: 14, confirmedRanges: 7, ranges: 26 };
+    const [programme, part, other] = steeringRows(
+      [ridge, whole],
+      standings.map((one) => (one.project === "r" ? { ...one, confirmed } : one)),
+    ).map(confirmedWords);
+    expect([programme, other]).toEqual([undefined, undefined]);
+    expect(part).toEqual({
+      short: "25 % confirmed",
+      long: "Confirmed by their owners: 3 of 14 risks and 7 of 26 ranges",
+    });
   });
 
   it("says how many are unlikely to keep their dates and what a programme lacks", () => {

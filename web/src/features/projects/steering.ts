@@ -1,4 +1,10 @@
-import type { ProjectSummary, Standing, StandingPart, StandingView } from "../../shared/api/client";
+import type {
+  ConfirmedShare,
+  ProjectSummary,
+  Standing,
+  StandingPart,
+  StandingView,
+} from "../../shared/api/client";
 import { civil, DAY_MS, formatMonthYear } from "../../shared/format/dates";
 import { formatMoney } from "../../shared/format/numbers";
 
@@ -15,12 +21,18 @@ export interface SteeringRow {
   /** Being worked out anew. */
   pending: boolean;
   problem?: string;
+  /** How much was confirmed by those who answer for it; absent where nobody was ever asked. */
+  confirmed?: ConfirmedShare;
 }
+
+/** How lines are put together: projects beneath their programme, as they come out within it; or each by itself. */
+export type Grouping = "programme" | "none";
 
 /** Programmes first, each with its projects beneath it; then what is part of none. */
 export function steeringRows(
   projects: readonly ProjectSummary[],
   standings: readonly StandingView[],
+  grouping: Grouping = "programme",
 ): SteeringRow[] {
   const byId = new Map(projects.map((one) => [one.project.id, one]));
   const known = new Map(standings.map((one) => [one.project, one]));
@@ -36,6 +48,7 @@ export function steeringRows(
       standing: one?.standing,
       pending: one !== undefined && !one.fresh && one.problem === undefined,
       problem: one?.problem,
+      confirmed: one?.confirmed,
     };
   };
   const part = (programme: ProjectSummary, pending: boolean, one: StandingPart): SteeringRow => ({
@@ -46,7 +59,9 @@ export function steeringRows(
     programme: programme.project.id,
     standing: one.standing,
     pending,
+    confirmed: known.get(one.project ?? "")?.confirmed,
   });
+  if (grouping === "none") return projects.map(row);
   const programmes = projects.filter(({ project }) => project.programme);
   return [
     ...programmes.flatMap((summary) => {
@@ -70,6 +85,38 @@ export function named(rows: readonly SteeringRow[], text: string): SteeringRow[]
   return rows.filter(
     (row) => has(row) || partly.has(row.key) || (row.programme !== undefined && whole.has(row.programme)),
   );
+}
+
+/** Which lines are wanted. */
+export type Wanted = "all" | "unlikely" | "later" | "findings";
+
+/** Those that are wanted; a programme where one of its projects is. */
+export function wantedRows(rows: readonly SteeringRow[], wanted: Wanted): SteeringRow[] {
+  const is = (row: SteeringRow) => {
+    switch (wanted) {
+      case "all":
+        return true;
+      case "unlikely":
+        return (row.standing?.finish.chance ?? 1) < 0.5;
+      case "later":
+        return (drift(row) ?? 0) > 0;
+      case "findings":
+        return (row.standing?.findings ?? 0) > 0;
+    }
+  };
+  const partly = new Set(rows.filter(is).map(({ programme }) => programme));
+  return rows.filter((row) => is(row) || partly.has(row.key));
+}
+
+/** How much was confirmed in few words, and in all; nothing where nobody was ever asked. */
+export function confirmedWords({ confirmed }: SteeringRow): { short: string; long: string } | undefined {
+  if (!confirmed) return undefined;
+  const { confirmedRisks, risks, confirmedRanges, ranges } = confirmed;
+  const all = risks + ranges;
+  return {
+    short: `${all === 0 ? 0 : Math.round((100 * (confirmedRisks + confirmedRanges)) / all)} % confirmed`,
+    long: `Confirmed by their owners: ${confirmedRisks} of ${risks} risks and ${confirmedRanges} of ${ranges} ranges`,
+  };
 }
 
 /** By which rows are ordered; projects stay beneath their programme. */
@@ -123,7 +170,7 @@ export function finishAxis(rows: readonly SteeringRow[]): Axis {
           standing.finish.plan,
           ...(standing.finish.target ? [standing.finish.target] : []),
           ...standing.finish.tenths,
-        ].map(civil)
+        ].map((one) => civil(one))
       : [],
   );
   if (all.length === 0) return { from: 0, to: 1 };

@@ -3710,6 +3710,16 @@ export interface components {
             state: "asked" | "confirmed" | "declined" | "stale";
             note?: string;
         };
+        ConfirmedShare: {
+            /** Format: int32 */
+            confirmedRisks: number;
+            /** Format: int32 */
+            risks: number;
+            /** Format: int32 */
+            confirmedRanges: number;
+            /** Format: int32 */
+            ranges: number;
+        };
         ConstraintView: {
             type: string;
             /** Format: date-time */
@@ -4688,6 +4698,10 @@ export interface components {
             /** @enum {string} */
             role: "reader" | "risk-owner" | "editor" | "owner";
             ownerName?: string;
+        };
+        MilestoneReach: {
+            name: string;
+            finish: components["schemas"]["ReachLocalDateTime"];
         };
         MisfitRow: {
             section: string;
@@ -5895,6 +5909,7 @@ export interface components {
             driver?: string;
             /** Format: int32 */
             findings: number;
+            milestones: components["schemas"]["MilestoneReach"][];
             parts: components["schemas"]["Standing"][];
         };
         StandingPartView: {
@@ -5910,6 +5925,7 @@ export interface components {
             standing?: components["schemas"]["Standing"];
             fresh: boolean;
             problem?: string;
+            confirmed?: components["schemas"]["ConfirmedShare"];
             parts: components["schemas"]["StandingPartView"][];
         };
         StoryStep: {

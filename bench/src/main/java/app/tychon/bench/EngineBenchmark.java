@@ -12,6 +12,7 @@ import app.tychon.core.simulation.Floats;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.Input;
@@ -137,7 +138,7 @@ public class EngineBenchmark {
         for (Risk risk : plan.network().plan().risks()) {
             off.put(risk.id(), plan.variation().withRisk(risk.id(), RiskSetting.OFF));
         }
-        return Effect.of(plan, SHORT, off, 0.8, RunMonitor.NONE, early -> {});
+        return Effect.of(plan, SHORT, off, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {});
     }
 
     /** What each of fifty estimates held at plan moves, over a thousand iterations. */
@@ -147,7 +148,7 @@ public class EngineBenchmark {
         Inputs inputs = Inputs.of(plan);
         Map<Input, Variation> held = new LinkedHashMap<>();
         inputs.all().stream().limit(50).forEach(input -> held.put(input, inputs.without(input)));
-        return Moves.of(plan, Aim.FINISH, SHORT, held, 0.8, RunMonitor.NONE, early -> {});
+        return Moves.of(plan, Aim.FINISH, SHORT, held, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {});
     }
 
     /** How much float each activity has in a thousand iterations. */

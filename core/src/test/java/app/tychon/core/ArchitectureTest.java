@@ -68,7 +68,7 @@ class ArchitectureTest {
             .whereLayer("questions")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("difference")
-            .mayNotBeAccessedByAnyLayer()
+            .mayOnlyBeAccessedByLayers("questions")
             .whereLayer("tally")
             .mayOnlyBeAccessedByLayers("questions", "difference")
             .whereLayer("result")

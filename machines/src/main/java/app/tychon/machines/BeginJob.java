@@ -12,10 +12,7 @@ final class BeginJob implements IgniteCallable<Integer> {
     private final String run;
 
     private final String plan;
-    private final int iterations;
-    private final long seed;
-    private final String sampling;
-    private final String wanted;
+    private final String details;
     private final byte[] file;
 
     @IgniteInstanceResource
@@ -24,16 +21,12 @@ final class BeginJob implements IgniteCallable<Integer> {
     BeginJob(Assignment what, byte[] file) {
         run = what.run();
         plan = what.plan();
-        iterations = what.iterations();
-        seed = what.seed();
-        sampling = what.sampling();
-        wanted = what.wanted().name();
+        details = what.details();
         this.file = file;
     }
 
     @Override
     public Integer call() {
-        Assignment what = new Assignment(run, plan, iterations, seed, sampling, Wanted.valueOf(wanted));
-        return Worker.runsOf(ignite).begin(what, file);
+        return Worker.runsOf(ignite).begin(new Assignment(run, plan, details), file);
     }
 }

@@ -1,7 +1,9 @@
 package app.tychon.machines;
 
 import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.settings.RunSettings;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -34,6 +36,9 @@ public final class Crew implements AutoCloseable {
      * sending plan and results costs more than is won; docs/scale.md tells of what that is made.
      */
     static final long WORTH_SHARING = 10_000_000;
+
+    /** What comparing a variation takes, of simulating the plan: docs/scale.md tells where that was measured. */
+    private static final double A_VARIATION = 0.1;
 
     private static final Logger LOG = LoggerFactory.getLogger(Crew.class);
     /** On which servers tell each other. */
@@ -69,11 +74,23 @@ public final class Crew implements AutoCloseable {
         return new Crew(Nodes.server(machine, listen, others, secret, work), listen);
     }
 
-    /** Whether a run is so long that sharing it makes it shorter, and may be shared: by rounds it is not. */
-    public boolean isWorthSharing(Plan plan, RunSettings settings) {
+    /**
+     * Whether a task is so long that sharing it makes it shorter, and may be shared: by rounds it is not, nor where the threads
+     * here begin with all of it at once.
+     */
+    boolean isWorthSharing(Task task) {
+        RunSettings settings = task.settings();
         return settings.until().isEmpty()
-                && rows(plan) * settings.iterations() >= WORTH_SHARING
+                && settings.iterations() > settings.threads() * Block.BATCH
+                && work(task) >= WORTH_SHARING
                 && !workers().isEmpty();
+    }
+
+    /** Rows that are worked out. */
+    private static double work(Task task) {
+        double whole =
+                (double) rows(task.plan().network().plan()) * task.settings().iterations();
+        return whole * (1 + A_VARIATION * task.asked().size());
     }
 
     /** What is worked out in every iteration. */
@@ -85,13 +102,18 @@ public final class Crew implements AutoCloseable {
     }
 
     /**
-     * Help with a run.
+     * Help with a task, where that is long enough and somebody is there.
      *
      * @param run  names it among all machines
      * @param held whether it stands still for a while
      */
-    public Helpers helpers(String run, Plan plan, RunSettings settings, Wanted wanted, BooleanSupplier held) {
-        return blocks -> new Shift(this, run, plan, settings, wanted, held, blocks);
+    public Helpers helpers(String run, BooleanSupplier held) {
+        return (task, blocks) -> (isWorthSharing(task) ? anyway(run, held) : Helpers.NONE).begin(task, blocks);
+    }
+
+    /** The same with any task. */
+    Helpers anyway(String run, BooleanSupplier held) {
+        return (task, blocks) -> new Shift(this, run, task, held, blocks);
     }
 
     /** Where machines join. */

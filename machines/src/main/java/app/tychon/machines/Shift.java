@@ -1,10 +1,9 @@
 package app.tychon.machines;
 
-import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.Blocks;
 import app.tychon.core.simulation.engine.Helpers;
-import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.engine.Task;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -51,10 +50,8 @@ final class Shift implements Helpers.Help {
 
     private final Crew crew;
     private final Ignite ignite;
-    private final RunSettings settings;
     private final String run;
-    private final Plan plan;
-    private final Wanted wanted;
+    private final Task task;
     private final BooleanSupplier held;
     private final Blocks blocks;
     private final Map<UUID, Hand> hands = new HashMap<>();
@@ -68,29 +65,21 @@ final class Shift implements Helpers.Help {
     private final Thread thread = new Thread(this::work, "machines");
     private volatile boolean closed;
 
-    Shift(Crew crew, String run, Plan plan, RunSettings settings, Wanted wanted, BooleanSupplier held, Blocks blocks) {
+    Shift(Crew crew, String run, Task task, BooleanSupplier held, Blocks blocks) {
         this.crew = crew;
-        this.settings = settings;
+        this.task = task;
         this.held = held;
         this.blocks = blocks;
         ignite = crew.ignite();
         this.run = run;
-        this.plan = plan;
-        this.wanted = wanted;
         thread.setDaemon(true);
         thread.start();
     }
 
     private void work() {
         try {
-            file = crew.packed(plan);
-            what = new Assignment(
-                    run,
-                    file.digest(),
-                    settings.iterations(),
-                    settings.seed(),
-                    settings.sampling().name(),
-                    wanted);
+            file = crew.packed(task.plan().network().plan());
+            what = Assignment.of(run, file.digest(), task);
             while (!closed) {
                 crew.workers().forEach(this::employ);
                 Runnable next = news.poll(LOOK, TimeUnit.MILLISECONDS);
@@ -137,7 +126,7 @@ final class Shift implements Helpers.Help {
 
     /** How many batches a block has, so that there are some for everybody. */
     private int batches() {
-        int left = (settings.iterations() - blocks.done()) / Block.BATCH;
+        int left = (task.settings().iterations() - blocks.done()) / Block.BATCH;
         return Math.max(1, Math.min(LARGEST, left / (ROUNDS * slots())));
     }
 

@@ -5,6 +5,7 @@ import app.tychon.core.simulation.RunBlocks;
 import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.exchange.ProjectFileReader;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -59,21 +60,16 @@ final class WorkerRuns {
         }
         Compiled compiled = plans.get(what.plan());
         Plan plan = compiled.plan().network().plan();
-        long each = RunNeeds.ofBlocks(plan);
+        Task task = what.task(compiled.plan());
+        // What is compared with is kept beside what is compared.
+        long each = RunNeeds.ofBlocks(plan) * (task.wanted() == Task.Wanted.DIFFERENCES ? 2 : 1);
         int hands = (int) Math.max(1, Math.min(threads, (memory - compiled.bytes()) / each - 1));
         if (!runs.containsKey(what.run())) {
             long bytes = (hands + 1) * each;
             makeRoom(bytes, what.plan());
-            runs.put(what.run(), new Open(what.plan(), blocks(compiled.plan(), what), bytes));
+            runs.put(what.run(), new Open(what.plan(), RunBlocks.of(task), bytes));
         }
         return hands;
-    }
-
-    private static RunBlocks blocks(CompiledPlan plan, Assignment what) {
-        return switch (what.wanted()) {
-            case ALL -> RunBlocks.of(plan, what.settings());
-            case OUTCOMES -> RunBlocks.outcomes(plan, what.settings());
-        };
     }
 
     /** What a block gives; nothing where the run is not known here, or no longer. */

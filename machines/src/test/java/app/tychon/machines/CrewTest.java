@@ -6,13 +6,18 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.Simulation;
+import app.tychon.core.simulation.difference.Differences;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.simulation.settings.Steadiness;
+import app.tychon.core.simulation.settings.Variation;
+import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import java.io.File;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
@@ -20,7 +25,11 @@ import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
@@ -101,7 +110,7 @@ class CrewTest {
                 until(holds);
             }
         };
-        Helpers helpers = crew.helpers(name, PLAN, SETTINGS, Wanted.ALL, () -> false);
+        Helpers helpers = crew.anyway(name, () -> false);
         return Simulation.run(CompiledPlan.of(PLAN), SETTINGS, waiting, helpers);
     }
 
@@ -159,10 +168,59 @@ class CrewTest {
                     until(() -> machine("few").blocks() > 0);
                 }
             };
-            Helpers helpers = crew.helpers("R4", PLAN, SETTINGS, Wanted.OUTCOMES, () -> false);
+            Helpers helpers = crew.anyway("R4", () -> false);
             Outcomes outcomes = Simulation.outcomes(CompiledPlan.of(PLAN), SETTINGS, waiting, helpers);
             assertThat(outcomes.finish()).isEqualTo(alone.finish());
             assertThat(outcomes.cost()).isEqualTo(alone.cost().totals());
+        }
+    }
+
+    /** Of a plan that is simulated otherwise than it is, towards something else than its end. */
+    @Test
+    void differencesOfAVariationAreSharedToo() {
+        CompiledPlan whole = CompiledPlan.of(PLAN);
+        String end = PLAN.activities().get(PLAN.activities().size() / 2).id();
+        CompiledPlan varied = whole.with(whole.variation()
+                        .withCorrelations(false)
+                        .shortening(PLAN.activities().get(3).id(), new Variation.Shortening(0.1 + 0.2, 17)))
+                .towards(end);
+        Map<String, Variation> asked = new LinkedHashMap<>();
+        PLAN.risks().forEach(risk -> asked.put(risk.id(), varied.variation().withRisk(risk.id(), RiskSetting.OFF)));
+        try (Worker one = worker("asked")) {
+            RunMonitor waiting = new RunMonitor() {
+                @Override
+                public void pause() {
+                    until(() -> machine("asked").blocks() > 0);
+                }
+            };
+            Differences<String> shared =
+                    Differences.of(varied, SETTINGS, asked, waiting, crew.anyway("R5", () -> false), some -> {});
+            Differences<String> alone = Differences.of(varied, SETTINGS, asked, RunMonitor.NONE, some -> {});
+            assertThat(shared.own().finish()).isEqualTo(alone.own().finish());
+            asked.keySet().forEach(key -> {
+                assertThat(shared.of(key).finish()).isEqualTo(alone.of(key).finish());
+                assertThat(shared.of(key).cost()).isEqualTo(alone.of(key).cost());
+            });
+        }
+    }
+
+    @Test
+    void whatIsShortStaysHere() {
+        try (Worker one = worker("idle")) {
+            RunSettings few = new RunSettings(2000, 7, Sampling.LATIN, 1);
+            Task task = Task.outcomes(CompiledPlan.of(PLAN), few);
+            assertThat(crew.isWorthSharing(task)).isFalse();
+            RunSettings many = new RunSettings(400_000, 7, Sampling.LATIN, 1);
+            assertThat(crew.isWorthSharing(Task.outcomes(task.plan(), many)))
+                    .as("long enough")
+                    .isTrue();
+            Variation off = Variation.CURRENT.withRisks(RiskSetting.OFF);
+            assertThat(crew.isWorthSharing(Task.differences(task.plan(), few, Collections.nCopies(2000, off))))
+                    .as("many questions")
+                    .isTrue();
+            Steadiness steady = new Steadiness(0.01, 0.8);
+            RunSettings rounds = new RunSettings(400_000, 7, Sampling.LATIN, 1, Optional.of(steady));
+            assertThat(crew.isWorthSharing(Task.all(task.plan(), rounds))).isFalse();
         }
     }
 

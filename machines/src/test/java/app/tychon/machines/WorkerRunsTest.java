@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.InvalidPlanException;
+import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.Block;
+import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Task;
+import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import java.util.List;
 import java.util.UUID;
@@ -16,12 +20,15 @@ import org.junit.jupiter.api.Test;
 class WorkerRunsTest {
     private static final long PLENTY = 1L << 32;
     private static final byte[] NONE = {};
-    private static final PackedPlan ONE = PackedPlan.of(RandomPlans.risky(1, 40));
+    /** Of a task all but its plan is told, which may be any. */
+    private static final Plan WHOLE = RandomPlans.risky(1, 40);
+
+    private static final PackedPlan ONE = PackedPlan.of(WHOLE);
     private static final PackedPlan OTHER = PackedPlan.of(RandomPlans.risky(2, 40));
 
     private static Assignment run(PackedPlan plan) {
-        return new Assignment(
-                UUID.randomUUID().toString(), plan.digest(), 10_000, 7, Sampling.LATIN.name(), Wanted.ALL);
+        RunSettings settings = new RunSettings(10_000, 7, Sampling.LATIN, 1);
+        return Assignment.of(UUID.randomUUID().toString(), plan.digest(), Task.all(CompiledPlan.of(WHOLE), settings));
     }
 
     @Test

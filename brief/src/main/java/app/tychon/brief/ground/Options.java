@@ -9,6 +9,7 @@ import app.tychon.core.scenario.ScenarioOdds.Gap;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.exchange.changes.ScenarioPlan;
@@ -59,7 +60,8 @@ public final class Options {
             Ground ground, CompiledPlan plan, Scenario scenario, RunSettings settings, RunMonitor monitor) {
         Plan laid = ScenarioPlan.of(ground.plan(), scenario).plan();
         Network network = Network.of(laid);
-        return ScenarioOdds.of(plan.next(network, Scheduler.schedule(network)), settings, monitor.quiet());
+        return ScenarioOdds.of(
+                plan.next(network, Scheduler.schedule(network)), settings, monitor.quiet(), Helpers.NONE);
     }
 
     /**
@@ -103,6 +105,7 @@ public final class Options {
                         BestSets.Goal.FINISH,
                         level,
                         monitor,
+                        Helpers.NONE,
                         some -> {}));
     }
 }

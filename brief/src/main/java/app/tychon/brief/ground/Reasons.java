@@ -9,6 +9,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.Aim;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.Grain;
 import app.tychon.core.simulation.settings.Input;
@@ -70,7 +71,7 @@ public final class Reasons {
         Map<Input, Variation> without = new LinkedHashMap<>();
         strongest(inputs, settings, aim.values(plan, settings, monitor.quiet()), asked.money())
                 .forEach(input -> without.put(input, inputs.without(input)));
-        return Moves.of(plan, aim, settings, without, asked.level(), monitor, some -> {}).stream()
+        return Moves.of(plan, aim, settings, without, asked.level(), monitor, Helpers.NONE, some -> {}).stream()
                 .map(one ->
                         new Reason(one.key(), -one.moved().change(), one.moved().error()))
                 .sorted(Comparator.comparingDouble((Reason one) -> -Math.abs(one.adds())))

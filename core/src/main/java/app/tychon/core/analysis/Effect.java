@@ -2,6 +2,7 @@ package app.tychon.core.analysis;
 
 import app.tychon.core.simulation.difference.Differences;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
@@ -39,6 +40,7 @@ public record Effect<K>(K key, int iterations, double differing, double finish, 
      *
      * @param level      of the percentile, 0 to 1
      * @param monitor    may ask to stop; then the effects over the futures done by then are the result
+     * @param helpers    may work at it too; they change no number
      * @param asTheyCome is told, from the threads that work, of all effects over the futures done so far, again and again
      * @return strongest first: by what they do to the duration, then to cost
      * @throws java.util.concurrent.CancellationException when stopped before anything was done, or interrupted
@@ -49,9 +51,12 @@ public record Effect<K>(K key, int iterations, double differing, double finish, 
             Map<K, Variation> variations,
             double level,
             RunMonitor monitor,
+            Helpers helpers,
             Consumer<List<Effect<K>>> asTheyCome) {
         return of(
-                Differences.of(plan, settings, variations, monitor, some -> asTheyCome.accept(of(some, level))), level);
+                Differences.of(
+                        plan, settings, variations, monitor, helpers, some -> asTheyCome.accept(of(some, level))),
+                level);
     }
 
     private static <K> List<Effect<K>> of(Differences<K> differences, double level) {

@@ -4,6 +4,7 @@ import app.tychon.core.analysis.Effect.Moved;
 import app.tychon.core.simulation.Aim;
 import app.tychon.core.simulation.difference.Differences;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
@@ -31,6 +32,7 @@ public record Moves<K>(K key, Moved moved) {
      * @param variations in the order in which they are wanted
      * @param level      of the percentile, 0 to 1
      * @param monitor    is told of variations done; may ask to stop, then those done by then are the result
+     * @param helpers    may work at differences too; they change no number
      * @param asTheyCome is told of all that are done, again and again, strongest first
      * @return strongest first
      */
@@ -41,6 +43,7 @@ public record Moves<K>(K key, Moved moved) {
             Map<K, Variation> variations,
             double level,
             RunMonitor monitor,
+            Helpers helpers,
             Consumer<List<Moves<K>>> asTheyCome) {
         List<Moves<K>> done = new ArrayList<>();
         List<Map.Entry<K, Variation>> all = List.copyOf(variations.entrySet());
@@ -52,7 +55,7 @@ public record Moves<K>(K key, Moved moved) {
             for (int from = 0; from < all.size(); from += lot) {
                 List<Map.Entry<K, Variation>> some = all.subList(from, Math.min(all.size(), from + lot));
                 List<Moves<K>> moves = own == null
-                        ? byDifference(outcome.get(), aim, settings, some, level, monitor.quiet())
+                        ? byDifference(outcome.get(), aim, settings, some, level, monitor.quiet(), helpers)
                         : some.stream()
                                 .map(one -> new Moves<>(
                                         one.getKey(),
@@ -82,10 +85,11 @@ public record Moves<K>(K key, Moved moved) {
             RunSettings settings,
             List<Map.Entry<K, Variation>> some,
             double level,
-            RunMonitor monitor) {
+            RunMonitor monitor,
+            Helpers helpers) {
         Map<K, Variation> asked = new LinkedHashMap<>();
         some.forEach(one -> asked.put(one.getKey(), one.getValue()));
-        Differences<K> differences = Differences.of(plan, settings, asked, monitor, early -> {});
+        Differences<K> differences = Differences.of(plan, settings, asked, monitor, helpers, early -> {});
         Sections own = new Sections(aim.values(differences.own()), level);
         return differences.keys().stream()
                 .map(key -> new Moves<>(key, own.moved(aim.values(differences.of(key)))))

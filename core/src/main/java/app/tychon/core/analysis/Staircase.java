@@ -7,6 +7,7 @@ import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.Aim;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.Grain;
 import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.Input.Key;
@@ -105,7 +106,8 @@ public final class Staircase {
         if (parts.isEmpty()) {
             return List.of();
         }
-        List<Moves<Key>> moves = Moves.of(plan.with(before(cause)), aim, settings, parts, level, monitor, early -> {});
+        List<Moves<Key>> moves =
+                Moves.of(plan.with(before(cause)), aim, settings, parts, level, monitor, Helpers.NONE, early -> {});
         if (monitor.stopRequested()) {
             throw new CancellationException("stopped before all parts were worked out");
         }

@@ -4,6 +4,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Risk;
 import app.tychon.core.model.Targets;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import java.util.ArrayList;
@@ -90,10 +91,11 @@ public final class BestSets {
             Goal goal,
             double level,
             RunMonitor monitor,
+            Helpers helpers,
             Consumer<Found> asTheyCome) {
         this.monitor = monitor;
         this.asTheyCome = asTheyCome;
-        trials = new Trials(plan, others, settings, goal, level, monitor, this::tell);
+        trials = new Trials(plan, others, settings, goal, level, monitor, helpers, this::tell);
         expected = sets(trials.costs().size());
     }
 
@@ -111,6 +113,7 @@ public final class BestSets {
      * @param others     options beside the responses of the plan
      * @param level      of the percentile, 0 to 1
      * @param monitor    may ask to stop, then the best of those tried are the result
+     * @param helpers    may work at it too; they change no number
      * @param asTheyCome is told of what is found so far, again and again
      * @throws CancellationException when stopped before anything was tried
      * @throws IllegalArgumentException where both are to be kept and there is no target or no budget
@@ -122,13 +125,14 @@ public final class BestSets {
             Goal goal,
             double level,
             RunMonitor monitor,
+            Helpers helpers,
             Consumer<Found> asTheyCome) {
         Targets targets = plan.network().plan().project().targets();
         if (goal == Goal.BOTH && (targets.finish().isEmpty() || targets.cost().isEmpty())) {
             throw new IllegalArgumentException(
                     "a chance that both are kept needs a target date and a budget; the settings of the plan have them");
         }
-        return new BestSets(plan, others, settings, goal, level, monitor, asTheyCome).search();
+        return new BestSets(plan, others, settings, goal, level, monitor, helpers, asTheyCome).search();
     }
 
     /** How many sets there are to try of so many options, or about how many will be. */

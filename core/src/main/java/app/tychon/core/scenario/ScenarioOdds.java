@@ -9,6 +9,7 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Targets;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.result.RunResult.CostSamples;
@@ -34,10 +35,11 @@ public record ScenarioOdds(
 
     /**
      * @param monitor may ask to stop
+     * @param helpers may work at it too; they change no number
      * @throws CancellationException when stopped before all futures were simulated, or interrupted
      */
-    public static ScenarioOdds of(CompiledPlan compiled, RunSettings settings, RunMonitor monitor) {
-        Outcomes outcomes = Simulation.outcomes(compiled, settings, monitor);
+    public static ScenarioOdds of(CompiledPlan compiled, RunSettings settings, RunMonitor monitor, Helpers helpers) {
+        Outcomes outcomes = Simulation.outcomes(compiled, settings, monitor, helpers);
         if (outcomes.finish().length < settings.iterations()) {
             throw new CancellationException("stopped before all futures were simulated");
         }

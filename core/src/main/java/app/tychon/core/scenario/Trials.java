@@ -9,6 +9,7 @@ import app.tychon.core.scenario.BestSets.Others;
 import app.tychon.core.scenario.BestSets.Tried;
 import app.tychon.core.simulation.difference.Differences;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
@@ -41,6 +42,7 @@ final class Trials {
     private final Goal goal;
     private final double level;
     private final RunMonitor monitor;
+    private final Helpers helpers;
     private final Runnable afterEachLot;
     private final Map<String, Double> costs = new LinkedHashMap<>();
     private final Map<Set<String>, Value> tried = new HashMap<>();
@@ -53,6 +55,7 @@ final class Trials {
             Goal goal,
             double level,
             RunMonitor monitor,
+            Helpers helpers,
             Runnable afterEachLot) {
         this.plan = plan;
         this.others = others;
@@ -60,6 +63,7 @@ final class Trials {
         this.goal = goal;
         this.level = level;
         this.monitor = monitor;
+        this.helpers = helpers;
         this.afterEachLot = afterEachLot;
         costs.putAll(BestSets.responses(plan.network().plan()));
         others.costs().entrySet().stream()
@@ -114,7 +118,8 @@ final class Trials {
             for (Set<String> set : sets.subList(from, Math.min(sets.size(), from + LOT))) {
                 lot.put(Set.copyOf(set), answered(none, set, some));
             }
-            Differences<Set<String>> answers = Differences.of(base, settings, lot, monitor.quiet(), early -> {});
+            Differences<Set<String>> answers =
+                    Differences.of(base, settings, lot, monitor.quiet(), helpers, early -> {});
             if (answers.iterations() < settings.iterations()) {
                 throw new CancellationException("stopped before these sets were worked out in full");
             }

@@ -1,7 +1,10 @@
 package app.tychon.core.simulation;
 
+import app.tychon.core.simulation.difference.Compared;
+import app.tychon.core.simulation.difference.ComparedWorker;
 import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.tally.BlockWorker;
 import app.tychon.core.simulation.tally.OutcomeWorker;
@@ -12,8 +15,8 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
- * Works off blocks of a run on another machine: with the same plan and settings, what is put together by {@link Simulation} has the
- * same bits as if it had been worked off by one thread. Any threads may work, each at a block of its own.
+ * Works off blocks of a run on another machine: what is put together by {@link Simulation} or
+ * {@link app.tychon.core.simulation.difference.Differences} has the same bits as if it had been worked off by one thread. Any threads may work, each at a block of its own.
  */
 public final class RunBlocks {
     private final RunSettings settings;
@@ -25,19 +28,22 @@ public final class RunBlocks {
         this.worker = worker;
     }
 
-    /**
-     * Of everything, for {@link Simulation#run}.
-     *
-     * @param settings of the whole run
-     */
-    public static RunBlocks of(CompiledPlan plan, RunSettings settings) {
-        Tallies like = Tallies.of(plan, settings);
-        return new RunBlocks(settings, () -> new BlockWorker(plan, settings, like)::work);
-    }
-
-    /** Of finish and cost alone, for {@link Simulation#outcomes}. */
-    public static RunBlocks outcomes(CompiledPlan plan, RunSettings settings) {
-        return new RunBlocks(settings, () -> new OutcomeWorker(plan, settings)::work);
+    public static RunBlocks of(Task task) {
+        CompiledPlan plan = task.plan();
+        RunSettings settings = task.settings();
+        Supplier<Function<Block, byte[]>> worker =
+                switch (task.wanted()) {
+                    case ALL -> {
+                        Tallies like = Tallies.of(plan, settings);
+                        yield () -> new BlockWorker(plan, settings, like)::work;
+                    }
+                    case OUTCOMES -> () -> new OutcomeWorker(plan, settings)::work;
+                    case DIFFERENCES -> {
+                        Compared compared = Compared.of(plan, settings, task.asked());
+                        yield () -> new ComparedWorker(compared)::work;
+                    }
+                };
+        return new RunBlocks(settings, worker);
     }
 
     /**

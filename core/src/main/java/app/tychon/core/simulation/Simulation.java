@@ -8,6 +8,7 @@ import app.tychon.core.simulation.engine.Batches;
 import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.result.ActivityResult;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.Output;
@@ -62,7 +63,7 @@ public final class Simulation {
         values = Values.ofRun(plan, settings);
         tallies = Tallies.of(plan, settings);
         sums = new OrderedSums(Recorder.sumsSize(plan));
-        batches = new Batches(settings, monitor, new PutTogether(), helpers);
+        batches = new Batches(Task.all(plan, settings), monitor, new PutTogether(), helpers);
     }
 
     /**
@@ -75,7 +76,7 @@ public final class Simulation {
         return run(plan, settings, monitor, Helpers.NONE);
     }
 
-    /** The same with the help of others, who work at {@link RunBlocks#of}; they change no number. */
+    /** The same with the help of others, who work at {@link RunBlocks}; they change no number. */
     public static RunResult run(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Helpers helpers) {
         return new Simulation(plan, settings, monitor, helpers).run();
     }
@@ -89,10 +90,11 @@ public final class Simulation {
         return outcomes(plan, settings, monitor, Helpers.NONE);
     }
 
-    /** The same with the help of others, who work at {@link RunBlocks#outcomes}; they change no number. */
+    /** The same with the help of others, who work at {@link RunBlocks}; they change no number. */
     public static Outcomes outcomes(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Helpers helpers) {
         Samples samples = new Samples(settings.iterations());
-        RunBlocks late = RunBlocks.outcomes(plan, settings);
+        Task task = Task.outcomes(plan, settings);
+        RunBlocks late = RunBlocks.of(task);
         Apart apart = new Apart() {
             @Override
             public byte[] work(Block block) {
@@ -104,7 +106,7 @@ public final class Simulation {
                 OutcomeWorker.merge(block, packed, samples);
             }
         };
-        return samples.outcomes(plan, Batches.each(plan, settings, monitor, samples::add, apart, helpers));
+        return samples.outcomes(plan, Batches.each(task, monitor, samples::add, apart, helpers));
     }
 
     private RunResult run() {

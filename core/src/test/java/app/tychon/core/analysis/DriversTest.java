@@ -18,6 +18,7 @@ import app.tychon.core.simulation.Aim;
 import app.tychon.core.simulation.Aim.Quantity;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.Grain;
 import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.Input.Key;
@@ -176,12 +177,21 @@ class DriversTest {
                 .forEach(input -> without.put(input.id(), Inputs.of(compiled).without(input)));
         for (Aim aim : List.of(Aim.FINISH, new Aim(Quantity.FINISH, "M"))) {
             List<List<Moves<String>>> told = new ArrayList<>();
-            List<Moves<String>> moves = Moves.of(compiled, aim, SETTINGS, without, 0.8, RunMonitor.NONE, told::add);
+            List<Moves<String>> moves =
+                    Moves.of(compiled, aim, SETTINGS, without, 0.8, RunMonitor.NONE, Helpers.NONE, told::add);
             assertThat(moves).extracting(Moves::key).containsExactly("A", "K", "L");
             assertThat(moves.get(1).moved().change() / DAY).isCloseTo(-10, within(1e-9));
             assertThat(moves.get(2).moved().change() / DAY).isCloseTo(aim.isProject() ? -3 : 0, within(1e-9));
             assertThat(told.get(told.size() - 1)).isEqualTo(moves);
-            assertThat(Moves.of(compiled, aim, SETTINGS, without, 0.8, RunMonitor.until(() -> true), early -> {}))
+            assertThat(Moves.of(
+                            compiled,
+                            aim,
+                            SETTINGS,
+                            without,
+                            0.8,
+                            RunMonitor.until(() -> true),
+                            Helpers.NONE,
+                            early -> {}))
                     .isEmpty();
         }
     }

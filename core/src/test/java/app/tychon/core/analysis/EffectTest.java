@@ -14,6 +14,7 @@ import app.tychon.core.model.Shape;
 import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.Grain;
 import app.tychon.core.simulation.settings.Input;
@@ -56,7 +57,8 @@ class EffectTest {
     @Test
     void takingAnInputAwaySaysWhatItIsWorth() {
         CompiledPlan plan = CompiledPlan.of(chain());
-        List<Effect<Input.Key>> effects = Effect.of(plan, SETTINGS, without(plan), 0.5, RunMonitor.NONE, early -> {});
+        List<Effect<Input.Key>> effects =
+                Effect.of(plan, SETTINGS, without(plan), 0.5, RunMonitor.NONE, Helpers.NONE, early -> {});
         assertThat(effects)
                 .extracting(effect -> effect.key().kind() + effect.key().id())
                 .containsExactly("ESTIMATEA", "OCCURRENCEK", "ESTIMATEB");
@@ -80,7 +82,7 @@ class EffectTest {
         CompiledPlan plan = CompiledPlan.of(chain());
         Map<String, Variation> off = Map.of("K", plan.variation().withRisk("K", RiskSetting.OFF));
         RunSettings many = new RunSettings(400_000, 99, Sampling.PLAIN, 2);
-        double truth = Effect.of(plan, many, off, 0.8, RunMonitor.NONE, early -> {})
+        double truth = Effect.of(plan, many, off, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {})
                 .get(0)
                 .duration()
                 .change();
@@ -88,7 +90,7 @@ class EffectTest {
         int held = 0;
         for (int seed = 0; seed < seeds; seed++) {
             RunSettings few = new RunSettings(1000, seed, Sampling.PLAIN, 1);
-            Effect.Moved moved = Effect.of(plan, few, off, 0.8, RunMonitor.NONE, early -> {})
+            Effect.Moved moved = Effect.of(plan, few, off, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {})
                     .get(0)
                     .duration();
             held += Math.abs(moved.change() - truth) <= moved.error() ? 1 : 0;
@@ -101,7 +103,7 @@ class EffectTest {
     void fewFuturesGiveNoError() {
         CompiledPlan plan = CompiledPlan.of(chain());
         RunSettings few = new RunSettings(100, 1, Sampling.LATIN, 1);
-        assertThat(Effect.of(plan, few, without(plan), 0.5, RunMonitor.NONE, early -> {}))
+        assertThat(Effect.of(plan, few, without(plan), 0.5, RunMonitor.NONE, Helpers.NONE, early -> {}))
                 .allMatch(effect -> Double.isNaN(effect.duration().error()));
     }
 
@@ -110,7 +112,7 @@ class EffectTest {
         CompiledPlan plan = CompiledPlan.of(chain());
         List<List<Effect<Input.Key>>> told = new ArrayList<>();
         RunSettings settings = new RunSettings(1500, 17, Sampling.LATIN, 1);
-        Effect.of(plan, settings, without(plan), 0.5, RunMonitor.NONE, told::add);
+        Effect.of(plan, settings, without(plan), 0.5, RunMonitor.NONE, Helpers.NONE, told::add);
         assertThat(told).hasSize(2);
         assertThat(told.get(0)).extracting(Effect::iterations).containsOnly(500);
         assertThat(told.get(0).get(0).key().id()).isEqualTo("A");
@@ -128,18 +130,26 @@ class EffectTest {
                 .link("B", "E")
                 .build();
         CompiledPlan compiled = CompiledPlan.of(plan);
-        List<String> ids = List.of("E", "A", "B", "C");
-        List<Effect<String>> told = new ArrayList<>();
-        List<Effect<String>> days = DayGain.of(compiled, SETTINGS, ids, Cut.DAY, 0.8, RunMonitor.NONE, told::addAll);
-        assertThat(told).isEqualTo(days);
+        List<Effect<String>> days = shortened(compiled, Cut.DAY);
         assertThat(days).extracting(Effect::key).containsExactlyInAnyOrder("A", "C", "B");
         assertThat(change(days, "A")).isCloseTo(-1, within(1e-9));
         assertThat(change(days, "C")).isCloseTo(-1, within(1e-9));
         assertThat(change(days, "B")).isZero();
-        List<Effect<String>> tenths = DayGain.of(compiled, SETTINGS, ids, Cut.TENTH, 0.8, RunMonitor.NONE, early -> {});
+        List<Effect<String>> tenths = shortened(compiled, Cut.TENTH);
         assertThat(change(tenths, "C")).isCloseTo(-2, within(1e-9));
         // The P80 of A is 27.6 days.
         assertThat(change(tenths, "A")).isCloseTo(-2.76, within(0.02));
+    }
+
+    /** What each activity that can be shortened gains. */
+    private static List<Effect<String>> shortened(CompiledPlan plan, Cut cut) {
+        Map<String, Variation> variations = new LinkedHashMap<>();
+        plan.network().plan().activities().stream()
+                .filter(activity -> DayGain.canShorten(plan.network(), activity))
+                .forEach(activity -> variations.put(
+                        activity.id(),
+                        plan.variation().shortening(activity.id(), DayGain.shortening(plan.network(), activity, cut))));
+        return Effect.of(plan, SETTINGS, variations, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {});
     }
 
     private static double change(List<Effect<String>> effects, String key) {
@@ -156,8 +166,8 @@ class EffectTest {
     void whatTakesLongCanBeStopped() {
         CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(2, 30));
         RunMonitor atOnce = RunMonitor.until(() -> true);
-        assertThat(DayGain.of(plan, SETTINGS, List.of("A1", "A2"), Cut.DAY, 0.8, atOnce, early -> {}))
-                .isEmpty();
+        assertThatThrownBy(() -> Effect.of(plan, SETTINGS, without(plan), 0.8, atOnce, Helpers.NONE, early -> {}))
+                .isInstanceOf(CancellationException.class);
         double[] finish = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE).finish();
         double threshold = Sample.of(finish).percentile(0.8);
         assertThatThrownBy(() -> LateFutures.of(Inputs.of(plan), Grain.FINEST, SETTINGS, finish, threshold, atOnce))

@@ -28,6 +28,7 @@ import app.tychon.core.scenario.BestSets.Others;
 import app.tychon.core.scenario.BestSets.Tried;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
@@ -76,7 +77,15 @@ class BestSetsTest {
 
     /** The best sets of responses alone. */
     private static List<Best> best(CompiledPlan plan, Goal goal, RunMonitor monitor) {
-        return BestSets.of(plan, new Others(Map.of(), none -> plan), SETTINGS, goal, 0.8, monitor, some -> {})
+        return BestSets.of(
+                        plan,
+                        new Others(Map.of(), none -> plan),
+                        SETTINGS,
+                        goal,
+                        0.8,
+                        monitor,
+                        Helpers.NONE,
+                        some -> {})
                 .best();
     }
 
@@ -157,6 +166,7 @@ class BestSetsTest {
                         goal,
                         0.8,
                         RunMonitor.NONE,
+                        Helpers.NONE,
                         early -> {});
                 assertThat(found.complete()).isTrue();
                 assertThat(found.tried()).hasSize(1 << options.size());

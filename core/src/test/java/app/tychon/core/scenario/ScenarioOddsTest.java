@@ -12,6 +12,7 @@ import app.tychon.core.model.Scenario;
 import app.tychon.core.model.Shape;
 import app.tychon.core.scenario.ScenarioOdds.Gap;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
@@ -26,7 +27,7 @@ class ScenarioOddsTest {
     private static final double DAY = 8 * 60;
 
     private static ScenarioOdds odds(Plan plan) {
-        return ScenarioOdds.of(CompiledPlan.of(plan), SETTINGS, RunMonitor.NONE);
+        return ScenarioOdds.of(CompiledPlan.of(plan), SETTINGS, RunMonitor.NONE, Helpers.NONE);
     }
 
     private static PlanBuilder dig() {
@@ -86,7 +87,10 @@ class ScenarioOddsTest {
     void differentNumbersOfFuturesAreNotCompared() {
         ScenarioOdds base = odds(dig().build());
         ScenarioOdds few = ScenarioOdds.of(
-                CompiledPlan.of(dig().build()), new RunSettings(500, 9, Sampling.LATIN, 1), RunMonitor.NONE);
+                CompiledPlan.of(dig().build()),
+                new RunSettings(500, 9, Sampling.LATIN, 1),
+                RunMonitor.NONE,
+                Helpers.NONE);
         assertThatThrownBy(() -> few.from(base, 0.8))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("500 and 5000");

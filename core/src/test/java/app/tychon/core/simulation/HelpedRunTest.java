@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.core.RandomPlans;
 import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.difference.Differences;
 import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.Blocks;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.Output;
 import app.tychon.core.simulation.result.RunResult;
@@ -16,9 +18,14 @@ import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.core.simulation.settings.Steadiness;
+import app.tychon.core.simulation.settings.Variation;
+import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
@@ -49,11 +56,11 @@ class HelpedRunTest {
 
     private static RunResult helped(RunSettings settings, RunMonitor monitor, Helper... helpers) {
         List<Thread> threads = new ArrayList<>();
-        Helpers all = blocks -> {
+        Helpers all = (task, blocks) -> {
             for (Helper helper : helpers) {
                 Thread thread = new Thread(() -> {
                     try {
-                        helper.help(blocks, RunBlocks.of(CompiledPlan.of(plan()), settings));
+                        helper.help(blocks, RunBlocks.of(task));
                     } catch (InterruptedException e) {
                         // The run has ended without it.
                     }
@@ -92,6 +99,16 @@ class HelpedRunTest {
         return new double[][] {output.start(), output.finish(), output.duration(), output.cost()};
     }
 
+    /** As soon as there are any. */
+    private static Block begin(Blocks blocks, int batches) {
+        Optional<Block> block = blocks.take(batches);
+        while (block.isEmpty()) {
+            Thread.yield();
+            block = blocks.take(batches);
+        }
+        return block.get();
+    }
+
     private static void workOff(Blocks blocks, RunBlocks work, int batches) throws InterruptedException {
         while (!Thread.currentThread().isInterrupted()) {
             Optional<Block> block = blocks.take(batches).or(blocks::takeLate);
@@ -111,8 +128,8 @@ class HelpedRunTest {
                 // Nothing is worked here before others have done something.
                 waitingFor(kept, 2),
                 (blocks, work) -> {
-                    Block first = blocks.take(3).orElseThrow();
-                    Block second = blocks.take(2).orElseThrow();
+                    Block first = begin(blocks, 3);
+                    Block second = begin(blocks, 2);
                     // The later one first.
                     assertThat(blocks.finish(second, work.work(second))).isTrue();
                     kept.incrementAndGet();
@@ -129,7 +146,9 @@ class HelpedRunTest {
         return new RunMonitor() {
             @Override
             public void pause() {
+                long end = System.nanoTime() + 60_000_000_000L;
                 while (what.get() < many) {
+                    assertThat(System.nanoTime()).as("waited too long").isLessThan(end);
                     Thread.yield();
                 }
             }
@@ -140,9 +159,9 @@ class HelpedRunTest {
     void oneThatDiesIsReplaced() {
         AtomicInteger dead = new AtomicInteger();
         RunResult helped = helped(SETTINGS, waitingFor(dead, 1), (blocks, work) -> {
-            Block kept = blocks.take(2).orElseThrow();
+            Block kept = begin(blocks, 2);
             blocks.finish(kept, work.work(kept));
-            Block lost = blocks.take(5).orElseThrow();
+            Block lost = begin(blocks, 5);
             blocks.giveBack(lost);
             assertThat(blocks.finish(lost, work.work(lost))).isFalse();
             dead.incrementAndGet();
@@ -158,7 +177,7 @@ class HelpedRunTest {
         Thread[] dawdler = new Thread[1];
         RunResult helped = helped(SETTINGS, waitingFor(taken, 1), (blocks, work) -> {
             dawdler[0] = Thread.currentThread();
-            Block block = blocks.take(4).orElseThrow();
+            Block block = begin(blocks, 4);
             taken.incrementAndGet();
             byte[] packed = work.work(block);
             // Until the run has ended without it, which it is told by being interrupted.
@@ -204,7 +223,7 @@ class HelpedRunTest {
         };
         RunResult helped = helped(SETTINGS, stopped, (blocks, work) -> {
             // Takes the beginning and gives it back only once the others have been stopped.
-            Block first = blocks.take(2).orElseThrow();
+            Block first = begin(blocks, 2);
             taken.incrementAndGet();
             while (!stopped.stopRequested()) {
                 blocks.await(5);
@@ -231,9 +250,9 @@ class HelpedRunTest {
     void finishAndCostAloneAreHelpedWithToo() {
         CompiledPlan plan = CompiledPlan.of(plan());
         AtomicInteger kept = new AtomicInteger();
-        Helpers helper = blocks -> {
+        Helpers helper = (task, blocks) -> {
             Thread thread = new Thread(() -> {
-                RunBlocks work = RunBlocks.outcomes(CompiledPlan.of(plan()), SETTINGS);
+                RunBlocks work = RunBlocks.of(task);
                 for (Block block = blocks.take(2).orElse(null);
                         block != null || kept.get() == 0;
                         block = blocks.take(2).orElse(null)) {
@@ -247,20 +266,82 @@ class HelpedRunTest {
         };
         Outcomes helped = Simulation.outcomes(plan, SETTINGS, waitingFor(kept, 1), helper);
         Outcomes alone = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE);
+        same(helped, alone);
+    }
+
+    @Test
+    void differencesAreHelpedWithTooAndAreTheSame() {
+        CompiledPlan plan = CompiledPlan.of(plan()).with(Variation.CURRENT.withRisk("R1", RiskSetting.OFF));
+        Map<String, Variation> asked = new LinkedHashMap<>();
+        plan.network().plan().risks().forEach(risk -> {
+            asked.put("off " + risk.id(), plan.variation().withRisk(risk.id(), RiskSetting.OFF));
+            asked.put("answered " + risk.id(), plan.variation().withRisk(risk.id(), RiskSetting.AFTER_RESPONSE));
+        });
+        AtomicInteger kept = new AtomicInteger();
+        Helpers helper = (task, blocks) -> {
+            Thread thread = new Thread(() -> {
+                RunBlocks work = RunBlocks.of(task);
+                for (Block block = blocks.take(2).orElse(null);
+                        block != null || kept.get() == 0;
+                        block = blocks.take(2).orElse(null)) {
+                    if (block != null && blocks.finish(block, work.work(block))) {
+                        kept.incrementAndGet();
+                    }
+                }
+            });
+            thread.start();
+            return () -> joined(thread);
+        };
+        List<Integer> early = new CopyOnWriteArrayList<>();
+        Differences<String> helped = Differences.of(
+                plan, SETTINGS, asked, waitingFor(kept, 1), helper, some -> early.add(some.iterations()));
+        Differences<String> alone = Differences.of(plan, SETTINGS, asked, RunMonitor.NONE, some -> {});
+        same(helped.own(), alone.own());
+        assertThat(helped.keys()).containsExactlyElementsOf(alone.keys()).isNotEmpty();
+        helped.keys().forEach(key -> {
+            same(helped.of(key), alone.of(key));
+            assertThat(helped.differing(key)).as(key).isEqualTo(alone.differing(key));
+        });
+        assertThat(early).isSorted().allMatch(n -> n < N);
+    }
+
+    private static void same(Outcomes helped, Outcomes alone) {
         assertThat(helped.finish()).isEqualTo(alone.finish());
         assertThat(helped.duration()).isEqualTo(alone.duration());
         assertThat(helped.cost()).isEqualTo(alone.cost());
         assertThat(helped.risk()).isEqualTo(alone.risk());
+        assertThat(helped.certain()).isEqualTo(alone.certain());
+    }
+
+    @Test
+    void whatGivesDifferencesOfNoSuchBlockIsRefused() {
+        CompiledPlan plan = CompiledPlan.of(plan());
+        Map<String, Variation> asked = Map.of("none", Variation.CURRENT.withRisks(RiskSetting.OFF));
+        for (byte[] wrong : List.of(new byte[] {1, 2, 3}, new byte[100_000])) {
+            AtomicInteger given = new AtomicInteger();
+            Helpers helper = (task, blocks) -> {
+                Thread thread = new Thread(() -> {
+                    blocks.finish(begin(blocks, 1), wrong);
+                    given.incrementAndGet();
+                });
+                thread.start();
+                return () -> joined(thread);
+            };
+            assertThatThrownBy(() -> Differences.of(plan, SETTINGS, asked, waitingFor(given, 1), helper, some -> {}))
+                    .isInstanceOf(RuntimeException.class);
+        }
     }
 
     @Test
     void whatIsNoBlockOfTheRunIsRefused() {
-        RunBlocks work = RunBlocks.of(CompiledPlan.of(plan()), SETTINGS);
+        RunBlocks work = RunBlocks.of(Task.all(CompiledPlan.of(plan()), SETTINGS));
         assertThatThrownBy(() -> work.work(new Block(6000, 500))).hasMessageContaining("of a run of 6250");
         assertThatThrownBy(() -> new Block(250, 500)).hasMessageContaining("from 250");
-        assertThatThrownBy(() -> helped(SETTINGS, RunMonitor.NONE, (blocks, own) -> {
-                    Block block = blocks.take(1).orElseThrow();
+        AtomicInteger given = new AtomicInteger();
+        assertThatThrownBy(() -> helped(SETTINGS, waitingFor(given, 1), (blocks, own) -> {
+                    Block block = begin(blocks, 1);
                     blocks.finish(block, new byte[] {1, 2, 3});
+                    given.incrementAndGet();
                 }))
                 .isInstanceOf(RuntimeException.class);
     }

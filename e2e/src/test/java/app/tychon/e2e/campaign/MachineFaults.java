@@ -12,7 +12,6 @@ import app.tychon.e2e.Workers;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.machines.Crew;
 import app.tychon.machines.Machine;
-import app.tychon.machines.Wanted;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -87,7 +86,7 @@ final class MachineFaults {
                 return new Row(words(fault, helped), wrong, begun);
             }
             String name = NAMES.get(random.nextInt(NAMES.size()));
-            Helpers helpers = crew.helpers("round " + when, plan, SETTINGS, Wanted.ALL, () -> false);
+            Helpers helpers = crew.helpers("round " + when, () -> false);
             String well = NAMES.get(1 - NAMES.indexOf(name));
             long before = done(crew, well);
             CompletableFuture<RunResult> result = CompletableFuture.supplyAsync(

@@ -136,14 +136,21 @@ class MoveJobs {
         job.state = JobState.REFUSED;
     }
 
-    private static void work(Job job, Question question, Goal goal, List<Input> strongest, RunMonitor monitor) {
+    private void work(Job job, Question question, Goal goal, List<Input> strongest, RunMonitor monitor) {
         try {
             CompiledPlan plan = goal.run().compiled();
             RunSettings settings = goal.settings(job.iterations);
             Map<Input, Variation> variations = variations(question, goal, strongest, plan);
             job.total = variations.size();
             job.moves = Moves.of(
-                    plan, goal.aim(), settings, variations, question.level(), monitor, some -> job.moves = some);
+                    plan,
+                    goal.aim(),
+                    settings,
+                    variations,
+                    question.level(),
+                    monitor,
+                    simulations.helpers(question.run(), "what moves a run"),
+                    some -> job.moves = some);
             if (job.state == JobState.WORKING) {
                 job.state = JobState.DONE;
             }

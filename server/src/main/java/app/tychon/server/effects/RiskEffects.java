@@ -13,6 +13,7 @@ import app.tychon.server.effects.RiskQuestions.Question;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
+import app.tychon.server.machines.Machines;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
@@ -49,11 +50,13 @@ class RiskEffects implements ResponseWorths {
     private final PlanStore plans;
     private final ProjectEvents events;
     private final EnginePool pool;
+    private final Machines machines;
     private final Map<UUID, EffectsView> known = Collections.synchronizedMap(new Recent<>(MOST_KEPT));
     /** The newest revision of each project of which somebody has asked for effects. */
     private final Map<UUID, Long> wanted = new ConcurrentHashMap<>();
 
-    RiskEffects(PlanStore plans, ProjectEvents events, EnginePool pool) {
+    RiskEffects(PlanStore plans, ProjectEvents events, EnginePool pool, Machines machines) {
+        this.machines = machines;
         this.plans = plans;
         this.events = events;
         this.pool = pool;
@@ -126,6 +129,7 @@ class RiskEffects implements ResponseWorths {
                     RiskQuestions.of(plan.plan()),
                     level,
                     monitor,
+                    machines.helpers(new Machines.Work(project, "what the risks do")),
                     some -> tell(project, RiskQuestions.view(plan, State.WORKING, TOTAL, some)));
             if (!isOld(project, plan)) {
                 tell(project, RiskQuestions.view(plan, State.DONE, TOTAL, effects));

@@ -1,11 +1,11 @@
 package app.tychon.server.machines;
 
-import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.engine.Blocks;
 import app.tychon.core.simulation.engine.Helpers;
-import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.machines.Crew;
 import app.tychon.machines.Machine;
-import app.tychon.machines.Wanted;
+import app.tychon.server.database.Ids;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Map;
@@ -29,30 +29,38 @@ public class Machines {
     private final Map<String, Work> shared = new ConcurrentHashMap<>();
 
     /** @param crew what they join, where any may */
-    Machines(Optional<Crew> crew) {
+    public Machines(Optional<Crew> crew) {
         this.crew = crew;
     }
 
+    /** Help with something, where it is long enough and somebody is there. */
+    public Helpers helpers(Work work) {
+        return (task, blocks) -> helpers(Ids.next(), work, () -> false).begin(task, blocks);
+    }
+
     /**
-     * Help with a run, where it is long enough and somebody is there.
+     * The same with a recorded run.
      *
      * @param run  names it among all machines
      * @param held whether it stands still for a while
      */
-    public Helpers helpers(UUID run, Work work, Plan plan, RunSettings settings, Wanted wanted, BooleanSupplier held) {
-        return crew.filter(all -> all.isWorthSharing(plan, settings))
-                .map(all -> {
-                    Helpers helpers = all.helpers(run.toString(), plan, settings, wanted, held);
-                    return (Helpers) blocks -> {
-                        shared.put(run.toString(), work);
-                        Helpers.Help help = helpers.begin(blocks);
-                        return () -> {
-                            shared.remove(run.toString());
-                            help.close();
-                        };
-                    };
-                })
+    public Helpers helpers(UUID run, Work work, BooleanSupplier held) {
+        return crew.map(all -> all.helpers(run.toString(), held))
+                .map(helpers -> (Helpers) (task, blocks) -> begin(run.toString(), work, helpers, task, blocks))
                 .orElse(Helpers.NONE);
+    }
+
+    private Helpers.Help begin(String run, Work work, Helpers helpers, Task task, Blocks blocks) {
+        shared.put(run, work);
+        Helpers.Help help = helpers.begin(task, blocks);
+        if (help == Helpers.NO_HELP) {
+            shared.remove(run);
+            return help;
+        }
+        return () -> {
+            shared.remove(run);
+            help.close();
+        };
     }
 
     /** How many other machines have something of a run in hand. */

@@ -102,6 +102,6 @@ class OddsController {
     /** The same simulation once more with another seed, to see how far percentiles wander by chance. */
     @GetMapping("/repeats/{number}")
     Repeat repeat(@PathVariable UUID run, @PathVariable int number) {
-        return Repeat.of(simulations.open(run), number, simulations.helpers(run));
+        return Repeat.of(simulations.open(run), number, simulations.helpers(run, "a repeat of a run"));
     }
 }

@@ -7,7 +7,6 @@ import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.statistics.Sample;
 import java.time.LocalDateTime;
-import java.util.function.Function;
 
 /**
  * What a simulation says when it is done once more, with as many iterations and another seed.
@@ -30,8 +29,7 @@ record Repeat(
     private static final int MOST = 50;
     private static final double MIDDLE = 0.5;
 
-    /** @param helpers with a run of such settings */
-    static Repeat of(Opened run, int number, Function<RunSettings, Helpers> helpers) {
+    static Repeat of(Opened run, int number, Helpers helpers) {
         if (number < 1 || number > MOST) {
             throw new IllegalArgumentException("repeats are numbered from 1 to " + MOST + ", not " + number);
         }
@@ -39,8 +37,8 @@ record Repeat(
         long seed = own.seed() + number;
         int iterations = run.result().iterations();
         RunSettings other = new RunSettings(iterations, seed, own.sampling(), own.threads());
-        Outcomes outcomes = run.calculate(
-                iterations, (plan, monitor) -> Simulation.outcomes(plan, other, monitor, helpers.apply(other)));
+        Outcomes outcomes =
+                run.calculate(iterations, (plan, monitor) -> Simulation.outcomes(plan, other, monitor, helpers));
         Sample finish = run.dates(outcomes.finish());
         Sample cost = Sample.of(outcomes.cost());
         double level = run.plan().project().targets().level();

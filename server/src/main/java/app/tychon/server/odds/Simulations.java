@@ -3,9 +3,6 @@ package app.tychon.server.odds;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunMonitor;
-import app.tychon.core.simulation.settings.RunSettings;
-import app.tychon.machines.Wanted;
-import app.tychon.server.database.Ids;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.LiveRun;
 import app.tychon.server.machines.Machines;
@@ -78,10 +75,13 @@ public class Simulations implements ProjectOfRun {
         return live.run(run).map(LiveRun::project).or(() -> archive.projectOf(run));
     }
 
-    /** Help of other machines with what is simulated once more of a simulation. */
-    Function<RunSettings, Helpers> helpers(UUID run) {
-        Machines.Work work = new Machines.Work(of(run).orElseThrow(), "a repeat of a run");
-        return settings -> machines.helpers(Ids.next(), work, open(run).plan(), settings, Wanted.OUTCOMES, () -> false);
+    /**
+     * Help of other machines with what is asked of a simulation.
+     *
+     * @param what such as "a repeat of a run"
+     */
+    public Helpers helpers(UUID run, String what) {
+        return machines.helpers(new Machines.Work(of(run).orElseThrow(), what));
     }
 
     private Opened.Calculator awaited(UUID id) {

@@ -8,7 +8,6 @@ import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Steadiness;
-import app.tychon.machines.Wanted;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.fellows.Fellows;
 import app.tychon.server.machines.Machines;
@@ -160,12 +159,7 @@ class RunService {
                             settings,
                             pool.watched(turns, watched),
                             machines.helpers(
-                                    id,
-                                    new Machines.Work(run.projectId(), "run " + run.number()),
-                                    plan.plan(),
-                                    settings,
-                                    Wanted.ALL,
-                                    watched::isHeld)));
+                                    id, new Machines.Work(run.projectId(), "run " + run.number()), watched::isHeld)));
             if (!isBelievable(result)) {
                 end(id, RunState.FAILED, NOT_BELIEVABLE);
                 return;

@@ -13,6 +13,7 @@ import app.tychon.exchange.changes.ScenarioPlan;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
+import app.tychon.server.machines.Machines;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
@@ -50,12 +51,14 @@ class Board {
     private final PlanStore plans;
     private final ProjectEvents events;
     private final EnginePool pool;
+    private final Machines machines;
     /** A compiled version of each plan, from which others are made. */
     private final Map<UUID, CompiledPlan> roots = Collections.synchronizedMap(new Recent<>(MOST_PROJECTS));
 
     private final Map<UUID, Map<String, Slot>> slots = Collections.synchronizedMap(new Recent<>(MOST_PROJECTS));
 
-    Board(PlanStore plans, ProjectEvents events, EnginePool pool) {
+    Board(PlanStore plans, ProjectEvents events, EnginePool pool, Machines machines) {
+        this.machines = machines;
         this.plans = plans;
         this.events = events;
         this.pool = pool;
@@ -149,7 +152,14 @@ class Board {
         boolean last = iterations > LiveOdds.FIRST;
         try {
             CompiledPlan compiled = last ? work.slot().compiled() : compile(work);
-            work.slot().odds(ScenarioOdds.of(compiled, Outlook.settings(iterations), monitor), last);
+            work.slot()
+                    .odds(
+                            ScenarioOdds.of(
+                                    compiled,
+                                    Outlook.settings(iterations),
+                                    monitor,
+                                    machines.helpers(new Machines.Work(work.project(), "a scenario"))),
+                            last);
         } catch (CancellationException newer) {
             return;
         } catch (RuntimeException | OutOfMemoryError e) {

@@ -4,6 +4,7 @@ import app.tychon.core.scenario.BestSets.Goal;
 import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.server.live.Outlook;
+import app.tychon.server.machines.Machines;
 import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
@@ -31,9 +32,11 @@ class FundJobs {
 
     private final PlanStore plans;
     private final EnginePool pool;
+    private final Machines machines;
     private final Map<Asked, Funding> jobs = Collections.synchronizedMap(new Recent<>(MOST_KEPT));
 
-    FundJobs(PlanStore plans, EnginePool pool) {
+    FundJobs(PlanStore plans, EnginePool pool, Machines machines) {
+        this.machines = machines;
         this.plans = plans;
         this.pool = pool;
     }
@@ -88,9 +91,9 @@ class FundJobs {
         }
     }
 
-    private static void work(UUID project, Funding job, RunMonitor monitor) {
+    private void work(UUID project, Funding job, RunMonitor monitor) {
         try {
-            job.work(monitor);
+            job.work(monitor, machines.helpers(new Machines.Work(project, "what to fund")));
         } catch (CancellationException stopped) {
             job.stop();
         } catch (IllegalArgumentException e) {

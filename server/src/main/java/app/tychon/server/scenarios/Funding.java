@@ -15,6 +15,7 @@ import app.tychon.core.scenario.ScenarioOdds;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Scheduler;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
@@ -119,7 +120,7 @@ final class Funding {
     }
 
     /** Works it out; what is known can be read meanwhile. */
-    void work(RunMonitor monitor) {
+    void work(RunMonitor monitor, Helpers helpers) {
         CompiledPlan plan = CompiledPlan.of(loaded.network(), loaded.schedule());
         Map<String, Double> costs = new LinkedHashMap<>();
         scenarios.forEach(one ->
@@ -132,9 +133,10 @@ final class Funding {
                                         one.id(), "scenario", one.name(), "estimate", one.note(), costs.get(one.id()))))
                 .toList());
         Others others = new Others(costs, some -> compiled(laid(some)));
-        take(BestSets.of(plan, others, settings, question.goal(), question.level() / 100.0, monitor, this::take));
+        take(BestSets.of(
+                plan, others, settings, question.goal(), question.level() / 100.0, monitor, helpers, this::take));
         for (Best best : found.best().stream().limit(MOST_NUMBERS).toList()) {
-            ScenarioNumbers its = numbers(plan, best.options(), monitor);
+            ScenarioNumbers its = numbers(plan, best.options(), monitor, helpers);
             synchronized (this) {
                 numbers.put(best.options(), its);
             }
@@ -174,7 +176,7 @@ final class Funding {
         return CompiledPlan.of(network, Scheduler.schedule(network));
     }
 
-    private ScenarioNumbers numbers(CompiledPlan plan, Set<String> set, RunMonitor monitor) {
+    private ScenarioNumbers numbers(CompiledPlan plan, Set<String> set, RunMonitor monitor, Helpers helpers) {
         Set<String> some = new HashSet<>(set);
         some.retainAll(scenarios.stream().map(Scenario::id).toList());
         CompiledPlan base = some.isEmpty() ? plan : compiled(laid(some));
@@ -185,7 +187,9 @@ final class Funding {
             }
         }
         return ScenarioNumbers.of(
-                ScenarioOdds.of(base.with(variation), settings, monitor.quiet()), question.level() / 100.0, true);
+                ScenarioOdds.of(base.with(variation), settings, monitor.quiet(), helpers),
+                question.level() / 100.0,
+                true);
     }
 
     synchronized FundView view(long revision) {

@@ -5,6 +5,7 @@ import app.tychon.core.model.Scenario;
 import app.tychon.core.scenario.ScenarioOdds;
 import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.exchange.changes.ScenarioPlan;
 import app.tychon.server.live.LiveOdds;
@@ -75,6 +76,6 @@ class Stories {
     }
 
     private static ScenarioOdds odds(Plan plan, int iterations, RunMonitor monitor) {
-        return ScenarioOdds.of(CompiledPlan.of(plan), Outlook.settings(iterations), monitor.quiet());
+        return ScenarioOdds.of(CompiledPlan.of(plan), Outlook.settings(iterations), monitor.quiet(), Helpers.NONE);
     }
 }

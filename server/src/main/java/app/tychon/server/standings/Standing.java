@@ -11,6 +11,7 @@ import java.util.List;
  * @param cost absent where there is no money
  * @param currency of the cost
  * @param driver what drives the finish most; absent where nothing varies
+ * @param milestones by planned date; of a programme they stand with its projects
  */
 record Standing(
         @Nullable String code,
@@ -20,4 +21,10 @@ record Standing(
         String currency,
         @Nullable String driver,
         int findings,
-        List<Standing> parts) {}
+        List<MilestoneReach> milestones,
+        List<Standing> parts) {
+    /** Of one that was kept before it had them. */
+    Standing {
+        milestones = milestones == null ? List.of() : milestones;
+    }
+}

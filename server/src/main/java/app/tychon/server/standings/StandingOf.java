@@ -5,6 +5,7 @@ import app.tychon.core.analysis.Sensitivity;
 import app.tychon.core.analysis.check.CostCheck;
 import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTime;
+import app.tychon.core.model.Activity;
 import app.tychon.core.model.Part;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Targets;
@@ -15,6 +16,7 @@ import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.Simulation;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.money.CostItem;
+import app.tychon.core.simulation.result.ActivityResult;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
@@ -24,18 +26,23 @@ import app.tychon.core.uncertainty.check.RangeCheck;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
 import app.tychon.server.plan.LoadedPlan;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.DoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 
 /** Works out where a project stands, by a short simulation; of a programme, where each of its projects does in the same futures. */
 final class StandingOf {
     private static final double[] TENTHS = {0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95};
+    /** Of a project; more would be a plan and no list. */
+    private static final int MOST_MILESTONES = 40;
 
     private final LoadedPlan loaded;
     private final Map<String, Targets> targets;
@@ -78,7 +85,43 @@ final class StandingOf {
                 loaded.cost(),
                 driver(drivers.get(0)),
                 findings(),
+                members.isEmpty() ? milestones("") : List.of(),
                 parts);
+    }
+
+    /** Those whose codes begin so. */
+    private List<MilestoneReach> milestones(String prefix) {
+        Map<String, double[]> finishes =
+                result.activities().stream().collect(Collectors.toMap(ActivityResult::id, ActivityResult::finish));
+        return loaded.schedule().activities().stream()
+                .filter(one -> one.id().startsWith(prefix))
+                .filter(one -> activity(one).isMilestone())
+                .sorted(Comparator.comparingDouble(ScheduledActivity::earlyFinish))
+                .limit(MOST_MILESTONES)
+                .map(one -> milestone(activity(one).name(), one.earlyFinish(), finishes.get(one.id())))
+                .toList();
+    }
+
+    private Activity activity(ScheduledActivity one) {
+        return compiled.network().activity(compiled.network().position(one.id()));
+    }
+
+    /** @param percentiles 1 to 99 of its date */
+    private MilestoneReach milestone(String name, double planned, double[] percentiles) {
+        return new MilestoneReach(
+                name,
+                new Reach<>(
+                        Instants.toCivil(planned),
+                        null,
+                        null,
+                        at(percentiles, loaded.plan().project().targets().level()),
+                        DoubleStream.of(TENTHS)
+                                .mapToObj(chance -> at(percentiles, chance))
+                                .toList()));
+    }
+
+    private static LocalDateTime at(double[] percentiles, double chance) {
+        return Instants.toCivil(percentiles[(int) Math.round(100 * chance) - 1]);
     }
 
     private Standing part(MemberFutures member, List<Driver> drivers) {
@@ -104,6 +147,7 @@ final class StandingOf {
                 money,
                 driver(drivers),
                 0,
+                milestones(part.prefix()),
                 List.of());
     }
 
@@ -117,6 +161,7 @@ final class StandingOf {
             double planCost,
             Optional<String> driver,
             int findings,
+            List<MilestoneReach> milestones,
             List<Standing> parts) {
         double level = promised.level();
         boolean money = planCost != 0 || Arrays.stream(cost).anyMatch(one -> one != 0);
@@ -133,6 +178,7 @@ final class StandingOf {
                 loaded.plan().project().currency(),
                 driver.orElse(null),
                 findings,
+                milestones,
                 parts);
     }
 

@@ -1,5 +1,6 @@
 package app.tychon.server.standings;
 
+import app.tychon.server.confirm.ConfirmedShare;
 import app.tychon.server.programmes.ProgrammeMembers.Part;
 import jakarta.annotation.Nullable;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.UUID;
  * @param standing absent before it was ever worked out
  * @param fresh whether it is of the plan as it is; else it is being worked out anew
  * @param problem why it cannot be; absent where it can
+ * @param confirmed how much of what it rests on was confirmed; absent where nobody was ever asked
  * @param parts of a programme: its projects
  */
 record StandingView(
@@ -19,6 +21,7 @@ record StandingView(
         @Nullable Standing standing,
         boolean fresh,
         @Nullable String problem,
+        @Nullable ConfirmedShare confirmed,
         List<StandingPartView> parts) {
 
     /**
@@ -35,6 +38,7 @@ record StandingView(
             @Nullable Standing standing,
             boolean fresh,
             @Nullable String problem,
+            @Nullable ConfirmedShare confirmed,
             List<Part> parts,
             Map<UUID, String> names) {
         boolean all = parts.stream().allMatch(Part::readable);
@@ -43,6 +47,7 @@ record StandingView(
                 standing == null ? null : told(standing, all),
                 fresh,
                 problem,
+                confirmed,
                 parts.stream()
                         .map(part -> new StandingPartView(
                                 part.code(),
@@ -72,6 +77,7 @@ record StandingView(
                 whole.currency(),
                 driver ? whole.driver() : null,
                 whole.findings(),
+                whole.milestones(),
                 List.of());
     }
 }

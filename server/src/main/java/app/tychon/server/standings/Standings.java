@@ -2,6 +2,8 @@ package app.tychon.server.standings;
 
 import app.tychon.core.model.Targets;
 import app.tychon.core.simulation.RunNeeds;
+import app.tychon.server.confirm.ConfirmedShare;
+import app.tychon.server.confirm.ConfirmedShares;
 import app.tychon.server.live.LiveOdds;
 import app.tychon.server.live.Outlook;
 import app.tychon.server.plan.LoadedPlan;
@@ -46,6 +48,7 @@ class Standings {
     private final ProgrammeMembers members;
     private final EnginePool pool;
     private final Rights rights;
+    private final ConfirmedShares confirmed;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
     private final ObjectMapper json;
@@ -61,6 +64,7 @@ class Standings {
             ProgrammeMembers members,
             EnginePool pool,
             Rights rights,
+            ConfirmedShares confirmed,
             EntityManager entities,
             TransactionTemplate transaction,
             ObjectMapper json) {
@@ -69,6 +73,7 @@ class Standings {
         this.members = members;
         this.pool = pool;
         this.rights = rights;
+        this.confirmed = confirmed;
         this.entities = entities;
         this.transaction = transaction;
         this.json = json;
@@ -91,13 +96,24 @@ class Standings {
                     .filter(project -> readable.isEmpty() || readable.get().contains(project.id()))
                     .toList();
         });
+        Map<UUID, ConfirmedShare> shares =
+                confirmed.of(open.stream().collect(Collectors.toMap(ProjectEntity::id, ProjectEntity::inputsRevision)));
         return open.stream()
-                .map(project ->
-                        view(project, known.get(project.id()), parts.getOrDefault(project.id(), List.of()), names))
+                .map(project -> view(
+                        project,
+                        known.get(project.id()),
+                        shares.get(project.id()),
+                        parts.getOrDefault(project.id(), List.of()),
+                        names))
                 .toList();
     }
 
-    private StandingView view(ProjectEntity project, StandingEntity known, List<Part> parts, Map<UUID, String> names) {
+    private StandingView view(
+            ProjectEntity project,
+            StandingEntity known,
+            ConfirmedShare share,
+            List<Part> parts,
+            Map<UUID, String> names) {
         boolean fresh = known != null && known.revision() == project.inputsRevision();
         Failure failure = failed.get(project.id());
         boolean hopeless = failure != null && failure.revision() == project.inputsRevision();
@@ -105,7 +121,13 @@ class Standings {
             begin(project.id(), project.inputsRevision(), parts);
         }
         return StandingView.of(
-                project.id(), known == null ? null : read(known), fresh, hopeless ? failure.why() : null, parts, names);
+                project.id(),
+                known == null ? null : read(known),
+                fresh,
+                hopeless ? failure.why() : null,
+                share,
+                parts,
+                names);
     }
 
     private Standing read(StandingEntity entity) {

@@ -22,11 +22,13 @@ import app.tychon.server.effects.EffectsView.RiskRow;
 import app.tychon.server.effects.EffectsView.State;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.Outlook;
+import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -41,7 +43,7 @@ class RiskEffectsTest {
     private final PlanStore plans = mock(PlanStore.class);
     private final ProjectEvents events = mock(ProjectEvents.class);
     private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
-    private final RiskEffects effects = new RiskEffects(plans, events, pool);
+    private final RiskEffects effects = new RiskEffects(plans, events, pool, new Machines(Optional.empty()));
     private final Plan demo = Demo.plan();
 
     @BeforeEach

@@ -1,6 +1,7 @@
 package app.tychon.server.people;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 import static org.hamcrest.Matchers.containsString;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -13,12 +14,15 @@ import app.tychon.server.rights.Role;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
 
 /** What somebody sees of a programme who may not read all of its projects. */
 class ProgrammeRightsTest extends PeopledTest {
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
+
     private String centre() throws Exception {
         return answer(as(
                                 OWNER,
@@ -73,6 +77,43 @@ class ProgrammeRightsTest extends PeopledTest {
         as(READER, get("/api/projects/" + both + "/plan")).andExpect(status().isForbidden());
         memberships.save(new MembershipEntity(UUID.fromString(centre), account(READER), Role.READER));
         as(READER, get("/api/projects/" + both + "/plan")).andExpect(status().isOk());
+    }
+
+    @Test
+    void theListTellsOfAProjectWhatItsOwnerLetsOutAndNoMore() throws Exception {
+        String ridge = project();
+        String centre = centre();
+        String both = programme(OWNER, ridge, centre);
+        memberships.save(new MembershipEntity(UUID.fromString(both), account(READER), Role.READER));
+        await().atMost(PATIENCE)
+                .until(() -> standing(OWNER, both), one -> one.get("fresh").asBoolean());
+        JsonNode closed = standing(READER, both).at("/parts/1");
+        assertThat(closed.fieldNames()).toIterable().containsExactly("code");
+        as(OWNER, put("/api/projects/" + both + "/programme/projects/" + centre + "/shown?what=milestones"))
+                .andExpect(status().isOk());
+        JsonNode told = standing(READER, both).at("/parts/1");
+        assertThat(told.get("name").asText()).isEqualTo("Visitor centre below the ridge");
+        assertThat(told.has("project")).isFalse();
+        assertThat(told.at("/standing/milestones")).isNotEmpty().allSatisfy(one -> {
+            assertThat(one.get("name").asText()).isNotEmpty();
+            assertThat(one.at("/finish/tenths")).hasSize(11);
+            assertThat(one.at("/finish/level").asText())
+                    .isGreaterThanOrEqualTo(one.at("/finish/tenths/5").asText());
+        });
+        assertThat(told.at("/standing").has("driver")).isFalse();
+        assertThat(standing(READER, both).at("/standing/milestones")).isEmpty();
+        assertThat(standing(READER, both).at("/standing").has("driver"))
+                .as("it may come from what is not read")
+                .isFalse();
+    }
+
+    private JsonNode standing(String who, String project) throws Exception {
+        for (JsonNode one : answer(as(who, get("/api/standings")).andExpect(status().isOk()))) {
+            if (one.get("project").asText().equals(project)) {
+                return one;
+            }
+        }
+        throw new AssertionError("not listed");
     }
 
     @Test

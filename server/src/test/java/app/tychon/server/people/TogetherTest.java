@@ -15,6 +15,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
@@ -126,11 +127,13 @@ class TogetherTest extends PeopledTest {
         sends(RISK_OWNER, put(project + "/confirmations/" + id), "{\"holds\":true}")
                 .andExpect(status().isOk());
         assertThat(state()).isEqualTo("confirmed");
+        assertThat(confirmedInTheList()).isEqualTo(1);
         assertThat(inboxOf(EDITOR).get(0).get("kind").asText()).isEqualTo("confirmed");
 
         sends(EDITOR, patch(project + "/risks"), "[{\"id\":\"R06\",\"probability\":0.4}]")
                 .andExpect(status().isOk());
         assertThat(state()).isEqualTo("stale");
+        assertThat(confirmedInTheList()).isZero();
         as(EDITOR, post(project + "/undo")).andExpect(status().isOk());
         assertThat(state()).isEqualTo("confirmed");
         ask(ABOUT);
@@ -138,6 +141,16 @@ class TogetherTest extends PeopledTest {
         sends(RISK_OWNER, put(project + "/confirmations/" + id), "{\"holds\":false,\"note\":\"Rather one in three.\"}")
                 .andExpect(jsonPath("$[0].note").value("Rather one in three."));
         assertThat(state()).isEqualTo("declined");
+    }
+
+    /** Risks of the project that the list of all says were confirmed. */
+    private int confirmedInTheList() throws Exception {
+        JsonNode listed = answer(as(READER, get("/api/standings")).andExpect(status().isOk()));
+        return StreamSupport.stream(listed.spliterator(), false)
+                .filter(one -> project.endsWith(one.get("project").asText()))
+                .mapToInt(one -> one.at("/confirmed/confirmedRisks").intValue())
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

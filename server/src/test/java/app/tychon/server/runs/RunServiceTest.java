@@ -14,7 +14,6 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.tychon.core.RandomPlans;
-import app.tychon.core.simulation.engine.Helpers;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
 import app.tychon.server.events.ProjectEvents;
@@ -27,6 +26,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -43,7 +43,7 @@ class RunServiceTest {
     private final RunArchive archive = mock(RunArchive.class);
     private final ProjectEvents events = mock(ProjectEvents.class);
     private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
-    private final Machines machines = mock(Machines.class);
+    private final Machines machines = new Machines(Optional.empty());
     private final RunService runs =
             new RunService(plans, archive, events, pool, machines, mock(Fellows.class), Duration.ZERO);
     private final LoadedPlan plan = LoadedPlan.of(1, RandomPlans.oneCalendar(3, 10));
@@ -52,7 +52,6 @@ class RunServiceTest {
 
     @BeforeEach
     void aPlanToSimulate() {
-        when(machines.helpers(any(), any(), any(), any(), any(), any())).thenReturn(Helpers.NONE);
         when(plans.find(PROJECT)).thenReturn(plan);
         when(archive.begin(eq(PROJECT), any(), any(), any())).thenReturn(run);
         when(archive.view(run.id())).thenAnswer(asked -> run.view());

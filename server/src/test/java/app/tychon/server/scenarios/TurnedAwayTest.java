@@ -10,6 +10,7 @@ import app.tychon.core.model.Scenario;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.exchange.ProjectFileReader;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
@@ -21,6 +22,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -72,7 +74,7 @@ class TurnedAwayTest {
     void scenariosAreWorkedOutWhenTheyAreAskedForAgain() {
         int all = 1 + plan.plan().scenarios().size();
         turnAway(all);
-        Board board = new Board(plans, mock(ProjectEvents.class), pool);
+        Board board = new Board(plans, mock(ProjectEvents.class), pool, new Machines(Optional.empty()));
         assertThat(asked(board).values())
                 .hasSize(all)
                 .allMatch(slot -> slot.odds().isEmpty() && slot.refusal().isEmpty());
@@ -81,7 +83,7 @@ class TurnedAwayTest {
 
     @Test
     void moreFuturesAreSimulatedWhenTheyAreAskedForAgain() {
-        Board board = new Board(plans, mock(ProjectEvents.class), pool);
+        Board board = new Board(plans, mock(ProjectEvents.class), pool, new Machines(Optional.empty()));
         AtomicBoolean busy = new AtomicBoolean(true);
         when(pool.submit(any(), any(), anyLong(), any())).thenAnswer(call -> {
             if (busy.get() && call.getArgument(0) == Urgency.REFINEMENT) {
@@ -100,7 +102,7 @@ class TurnedAwayTest {
     @Test
     void whatToFundIsWorkedOutWhenItIsAskedForAgain() {
         turnAway(1);
-        FundJobs jobs = new FundJobs(plans, pool);
+        FundJobs jobs = new FundJobs(plans, pool, new Machines(Optional.empty()));
         var question = FundJobs.question("finish", 80, Set.of());
         assertThat(jobs.now(PROJECT, question).state()).isEqualTo(JobState.WORKING);
         FundView served = jobs.now(PROJECT, question);

@@ -1,11 +1,11 @@
 package app.tychon.core.simulation.difference;
 
-import app.tychon.core.schedule.Successors;
-import app.tychon.core.simulation.draws.Batch;
-import app.tychon.core.simulation.draws.Draws;
-import app.tychon.core.simulation.engine.BatchWorker;
+import app.tychon.core.simulation.engine.Apart;
 import app.tychon.core.simulation.engine.Batches;
+import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.CompiledPlan;
+import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.result.RunResult.CostSamples;
 import app.tychon.core.simulation.settings.RunMonitor;
@@ -14,11 +14,12 @@ import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.simulation.tally.Samples;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
-import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Finish and cost of a plan and of variations of it, with the same random numbers: equal to the bit to simulating each
@@ -59,25 +60,45 @@ public final class Differences<K> {
             Map<K, Variation> variations,
             RunMonitor monitor,
             Consumer<Differences<K>> asTheyCome) {
+        return of(plan, settings, variations, monitor, Helpers.NONE, asTheyCome);
+    }
+
+    /** The same with the help of others, who work at {@link app.tychon.core.simulation.RunBlocks}; they change no number. */
+    public static <K> Differences<K> of(
+            CompiledPlan plan,
+            RunSettings settings,
+            Map<K, Variation> variations,
+            RunMonitor monitor,
+            Helpers helpers,
+            Consumer<Differences<K>> asTheyCome) {
+        List<Variation> asked = List.copyOf(variations.values());
+        Compared compared = Compared.of(plan, settings, asked);
+        List<Patches> patches =
+                Stream.generate(Patches::new).limit(asked.size()).toList();
         Map<K, Question> questions = new LinkedHashMap<>();
-        Map<K, Varied> varied = variations.entrySet().parallelStream()
-                .collect(Collectors.toMap(Map.Entry::getKey, e -> new Varied(plan, plan.with(e.getValue()))));
-        variations.keySet().forEach(key -> questions.put(key, new Question(varied.get(key), new Patches())));
+        variations
+                .keySet()
+                .forEach(key -> questions.put(
+                        key, new Question(compared.varied.get(questions.size()), patches.get(questions.size()))));
         Samples samples = new Samples(settings.iterations());
-        Draws draws = new Draws(settings.seed(), settings.sampling());
-        Successors successors = new Successors(plan.network());
         Teller teller =
                 new Teller(monitor, inOrder -> asTheyCome.accept(new Differences<>(plan, questions, samples, inOrder)));
-        teller.batches = new Batches(settings, teller);
+        Apart apart = new Apart() {
+            @Override
+            public byte[] work(Block block) {
+                return new ComparedWorker(compared).work(block);
+            }
+
+            @Override
+            public void keep(Block block, byte[] packed) {
+                ComparedWorker.merge(block, packed, samples, patches);
+            }
+        };
+        teller.batches = new Batches(Task.differences(plan, settings, asked), teller, apart, helpers);
         teller.batches.run(
                 () -> {
-                    BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
-                    Asker asker = new Asker(plan, worker, successors);
-                    return (first, count) -> {
-                        asker.simulate(worker.batch(first, count));
-                        samples.add(worker, first, count);
-                        questions.values().forEach(question -> asker.ask(question.varied(), question.patches()));
-                    };
+                    Compared.Hand hand = compared.new Hand();
+                    return (first, count) -> hand.batch(first, count, samples, 0, patches);
                 },
                 done -> false);
         return new Differences<>(plan, questions, samples, teller.batches.done());

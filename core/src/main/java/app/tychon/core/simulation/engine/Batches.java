@@ -53,21 +53,26 @@ public final class Batches {
     private final RunMonitor monitor;
     private final Blocks blocks;
     private final Apart apart;
-    private final Helpers helpers;
+    private final Function<Blocks, Helpers.Help> others;
+    private Helpers.Help help = Helpers.NO_HELP;
 
     public Batches(RunSettings settings, RunMonitor monitor) {
-        this(settings, monitor, NOBODYS, Helpers.NONE);
+        this(settings, monitor, NOBODYS, blocks -> Helpers.NO_HELP);
     }
 
     /**
      * @param apart what helpers work off and here is put together
      * @param helpers begin when it runs
      */
-    public Batches(RunSettings settings, RunMonitor monitor, Apart apart, Helpers helpers) {
+    public Batches(Task task, RunMonitor monitor, Apart apart, Helpers helpers) {
+        this(task.settings(), monitor, apart, blocks -> helpers.begin(task, blocks));
+    }
+
+    private Batches(RunSettings settings, RunMonitor monitor, Apart apart, Function<Blocks, Helpers.Help> others) {
         this.settings = settings;
         this.monitor = monitor;
         this.apart = apart;
-        this.helpers = helpers;
+        this.others = others;
         blocks = new Blocks(settings.iterations(), apart, done -> monitor.progress(done, settings.iterations()));
     }
 
@@ -88,10 +93,9 @@ public final class Batches {
     }
 
     /** The same with the help of others. */
-    public static int each(
-            CompiledPlan plan, RunSettings settings, RunMonitor monitor, Keeper keeper, Apart apart, Helpers helpers) {
-        Batches batches = new Batches(settings, monitor, apart, helpers);
-        return batches.all(plan, worker -> (first, count) -> Witness.NONE, keeper);
+    public static int each(Task task, RunMonitor monitor, Keeper keeper, Apart apart, Helpers helpers) {
+        Batches batches = new Batches(task, monitor, apart, helpers);
+        return batches.all(task.plan(), worker -> (first, count) -> Witness.NONE, keeper);
     }
 
     /**
@@ -139,7 +143,8 @@ public final class Batches {
         }
         ExecutorService threads =
                 workers.size() == 1 ? null : Executors.newFixedThreadPool(workers.size() - 1, Batches::helper);
-        try (Helpers.Help help = helpers.begin(blocks)) {
+        try (Helpers.Help coming = others.apply(blocks)) {
+            help = coming;
             for (int end = round; done() < settings.iterations() && !isStopped(); end += round) {
                 blocks.open(end);
                 workOff(workers, threads);
@@ -218,12 +223,12 @@ public final class Batches {
                 if (isStopped()) {
                     blocks.close();
                 }
-                Optional<Block> block = blocks.take(1);
+                Optional<Block> block = blocks.takeOwn();
                 if (block.isPresent()) {
                     worker.batch(block.get().first(), block.get().count());
                     blocks.finish(block.get());
                     monitor.pause();
-                } else if (helpers == Helpers.NONE || blocks.isThrough()) {
+                } else if (help == Helpers.NO_HELP || blocks.isThrough()) {
                     return;
                 } else {
                     waitForOthers();

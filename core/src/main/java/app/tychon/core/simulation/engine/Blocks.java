@@ -24,7 +24,14 @@ public final class Blocks {
     /** Who works at a block, since when. */
     private static final class Out {
         private final long since = System.nanoTime();
+        /** Whether it can be put to the run by another as well: what the run's own threads do is put there as they do it. */
+        private final boolean isApart;
+
         private int hands = 1;
+
+        Out(boolean isApart) {
+            this.isApart = isApart;
+        }
     }
 
     private final int iterations;
@@ -64,10 +71,19 @@ public final class Blocks {
         notifyAll();
     }
 
-    /** Free iterations, of at most so many batches; none where there are none. */
+    /** Free iterations, of at most so many batches, to be worked off apart; none where there are none. */
     public synchronized Optional<Block> take(int batches) {
+        return take(batches, new Out(true));
+    }
+
+    /** A batch for one of the run's own threads, which puts away what it gives: nobody else is given it meanwhile. */
+    synchronized Optional<Block> takeOwn() {
+        return take(1, new Out(false));
+    }
+
+    private Optional<Block> take(int batches, Out how) {
         Optional<Block> block = returned.isEmpty() ? fresh(batches) : gap(batches);
-        block.ifPresent(one -> out.put(one, new Out()));
+        block.ifPresent(one -> out.put(one, how));
         return block;
     }
 
@@ -92,8 +108,8 @@ public final class Blocks {
     }
 
     /**
-     * Where nothing is free, a block that one other has had for much longer than those before it took; both work at it from
-     * now on.
+     * Where nothing is free, a block that one other has had apart for much longer than those before it took; both work at it
+     * from now on.
      */
     public synchronized Optional<Block> takeLate() {
         if (!returned.isEmpty() || !closed && next < end) {
@@ -101,7 +117,7 @@ public final class Blocks {
         }
         long now = System.nanoTime();
         Optional<Block> late = out.entrySet().stream()
-                .filter(one -> one.getValue().hands == 1)
+                .filter(one -> one.getValue().isApart && one.getValue().hands == 1)
                 .filter(one -> now - one.getValue().since > patience(one.getKey()))
                 .min(Comparator.comparingLong(one -> one.getValue().since))
                 .map(Map.Entry::getKey);

@@ -1,10 +1,13 @@
 package app.tychon.core.simulation.engine;
 
-/** Others who work off blocks of a run beside the threads here, wherever they are. */
+/** Others who work off blocks of a task beside the threads here, wherever they are. */
 @FunctionalInterface
 public interface Helpers {
+    /** What is not helped with. */
+    Help NO_HELP = () -> {};
+
     /** Nobody. */
-    Helpers NONE = blocks -> () -> {};
+    Helpers NONE = (task, blocks) -> NO_HELP;
 
     /** Helping, until it is closed. */
     @FunctionalInterface
@@ -13,6 +16,10 @@ public interface Helpers {
         void close();
     }
 
-    /** A run begins: its blocks may be taken as soon as there are any, until the help is closed. Returns at once. */
-    Help begin(Blocks blocks);
+    /**
+     * A task begins: its blocks may be taken as soon as there are any, until the help is closed. Returns at once.
+     *
+     * @return {@link #NO_HELP} where nobody comes
+     */
+    Help begin(Task task, Blocks blocks);
 }

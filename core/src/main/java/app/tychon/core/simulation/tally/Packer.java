@@ -4,7 +4,7 @@ import java.nio.ByteBuffer;
 import java.util.Arrays;
 
 /** Numbers one after the other in bytes that grow; {@link Unpacker} reads them in the same order. For one thread. */
-final class Packer {
+public final class Packer {
     private static final int FIRST_SIZE = 1 << 16;
     /** Whole numbers below this take a byte. */
     private static final int SHORT = 0x80;
@@ -22,7 +22,7 @@ final class Packer {
     }
 
     /** A number that is not negative, in seven bits a byte. */
-    Packer whole(int value) {
+    public Packer whole(int value) {
         int left = value;
         ByteBuffer out = room(5);
         while (left >= SHORT) {
@@ -33,13 +33,13 @@ final class Packer {
         return this;
     }
 
-    Packer real(double value) {
+    public Packer real(double value) {
         room(Double.BYTES).putDouble(value);
         return this;
     }
 
     /** The first {@code count} of them. */
-    Packer reals(double[] values, int count) {
+    public Packer reals(double[] values, int count) {
         ByteBuffer out = room(count * Double.BYTES);
         out.asDoubleBuffer().put(values, 0, count);
         out.position(out.position() + count * Double.BYTES);
@@ -53,7 +53,7 @@ final class Packer {
         return this;
     }
 
-    byte[] bytes() {
+    public byte[] bytes() {
         return Arrays.copyOf(bytes.array(), bytes.position());
     }
 }

@@ -35,13 +35,13 @@ public final class Samples {
         System.arraycopy(worker.money.risk, 0, risk, first, count);
     }
 
-    void pack(Packer out, int count) {
+    public void pack(Packer out, int count) {
         for (double[] values : all()) {
             out.reals(values, count);
         }
     }
 
-    void merge(Unpacker in, int first, int count) {
+    public void merge(Unpacker in, int first, int count) {
         for (double[] values : all()) {
             in.reals(values, first, count);
         }

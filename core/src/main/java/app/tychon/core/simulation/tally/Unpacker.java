@@ -4,15 +4,15 @@ import java.nio.BufferUnderflowException;
 import java.nio.ByteBuffer;
 
 /** Reads what {@link Packer} has put together. Whatever the bytes are, it reads no further than they go. */
-final class Unpacker {
+public final class Unpacker {
     private final ByteBuffer bytes;
 
-    Unpacker(byte[] bytes) {
+    public Unpacker(byte[] bytes) {
         this.bytes = ByteBuffer.wrap(bytes);
     }
 
     /** @throws BufferUnderflowException where there are no more bytes, as all others here do */
-    int whole() {
+    public int whole() {
         int value = 0;
         for (int shift = 0; shift < 35; shift += 7) {
             int next = bytes.get();
@@ -25,7 +25,7 @@ final class Unpacker {
     }
 
     /** @throws IllegalArgumentException where it is not below {@code end} */
-    int below(int end) {
+    public int below(int end) {
         int value = whole();
         if (value < 0 || value >= end) {
             throw new IllegalArgumentException(value + " where there are only " + end);
@@ -33,12 +33,12 @@ final class Unpacker {
         return value;
     }
 
-    double real() {
+    public double real() {
         return bytes.getDouble();
     }
 
     /** Fills {@code count} places from {@code first} on. */
-    void reals(double[] out, int first, int count) {
+    public void reals(double[] out, int first, int count) {
         if (bytes.remaining() < count * (long) Double.BYTES) {
             throw new BufferUnderflowException();
         }
@@ -46,7 +46,7 @@ final class Unpacker {
         bytes.position(bytes.position() + count * Double.BYTES);
     }
 
-    double[] reals(int count) {
+    public double[] reals(int count) {
         if (bytes.remaining() < count * (long) Double.BYTES) {
             throw new BufferUnderflowException();
         }
@@ -60,7 +60,7 @@ final class Unpacker {
         bytes.position(bytes.position() + count * Long.BYTES);
     }
 
-    boolean isAtEnd() {
+    public boolean isAtEnd() {
         return !bytes.hasRemaining();
     }
 }

@@ -1,0 +1,6 @@
+package app.tychon.server.standings;
+
+import java.time.LocalDateTime;
+
+/** When a milestone is reached. */
+record MilestoneReach(String name, Reach<LocalDateTime> finish) {}
