@@ -3,12 +3,13 @@ import { useId } from "react";
 import type { Standing } from "../../shared/api/client";
 import { civil, formatDay } from "../../shared/format/dates";
 import { formatMoney } from "../../shared/format/numbers";
-import { type Axis, costBase } from "./steering";
+import { type Axis, costBase } from "./axes";
 
 const Svg = chakra("svg");
 const CHANCES = [0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95];
 const HEIGHT = 40;
 const BAR = { y: 18, height: 12 };
+const SLIM = { y: 3, height: 31 };
 
 const place = (value: number, { from, to }: Axis, width: number) => ((value - from) / (to - from)) * width;
 
@@ -50,16 +51,19 @@ interface FinishProps {
   confidence: number;
   axis: Axis;
   width: number;
+  /** Without the room above and below. */
+  slim?: boolean;
 }
 
 /** When a project ends, or a milestone is reached: mist of its dates, P50 and the level, the plan as a pin, the target as a flag. */
-export function FinishDrawing({ finish, confidence, axis, width }: FinishProps) {
+export function FinishDrawing({ finish, confidence, axis, width, slim }: FinishProps) {
   const at = (time: string) => place(civil(time), axis, width);
   const half = finish.tenths[5] ?? finish.level;
   return (
     <Svg
       width={`${width}px`}
-      height={`${HEIGHT}px`}
+      height={`${slim ? SLIM.height : HEIGHT}px`}
+      viewBox={slim ? `0 ${SLIM.y} ${width} ${SLIM.height}` : undefined}
       role="img"
       aria-label={`Planned ${formatDay(finish.plan)}, P50 ${formatDay(half)}, P${confidence} ${formatDay(finish.level)}${
         finish.target ? `, target ${formatDay(finish.target)}` : ""

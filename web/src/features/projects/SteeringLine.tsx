@@ -1,5 +1,4 @@
 import { Box, chakra, Table } from "@chakra-ui/react";
-import { useState } from "react";
 import { Link } from "react-router";
 import type { MilestoneReach } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
@@ -7,7 +6,8 @@ import { formatChance, formatSigned } from "../../shared/format/numbers";
 import { ProjectMenu } from "./ProjectMenu";
 import { CostDrawing, FinishDrawing } from "./ReachDrawing";
 import { Renaming } from "./Renaming";
-import { type Axis, confirmedWords, drift, type SteeringRow } from "./steering";
+import { type Axis } from "./axes";
+import { confirmedWords, drift, type SteeringRow } from "./steering";
 
 const ProjectLink = chakra(Link);
 const Plain = chakra("button");
@@ -20,17 +20,18 @@ interface LineProps {
   cost: Axis;
   /** Of the drawings; a cost without width is left out, with its driver. */
   widths: { finish: number; cost: number };
+  open: boolean;
+  onOpen: (key: string) => void;
   renaming: boolean;
   onRename: (key: string | undefined) => void;
 }
 
 /** A project or programme; opened, with its milestones. */
-export function SteeringLine({ row, finish, cost, widths, renaming, onRename }: LineProps) {
+export function SteeringLine({ row, finish, cost, widths, open, onOpen, renaming, onRename }: LineProps) {
   const { summary, standing, code } = row;
   const project = summary?.project;
   const moved = drift(row);
   const empty = summary?.activities === 0;
-  const [open, setOpen] = useState(false);
   const milestones = standing?.milestones ?? [];
   const confirmed = confirmedWords(row);
   return (
@@ -51,7 +52,7 @@ export function SteeringLine({ row, finish, cost, widths, renaming, onRename }: 
               width="18px"
               ml="-18px"
               color="softInk"
-              onClick={() => setOpen(!open)}
+              onClick={() => onOpen(row.key)}
             >
               {open ? "⌄" : "›"}
             </Plain>
@@ -174,6 +175,7 @@ function MilestoneLine({ milestone, confidence, inset, finish, widths }: Milesto
           confidence={confidence}
           axis={finish}
           width={widths.finish}
+          slim
         />
       </Table.Cell>
       <Table.Cell colSpan={widths.cost > 0 ? 2 : 1} />

@@ -5,17 +5,14 @@ import { Input } from "../../shared/ui/Input";
 import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { useNarrow } from "../../shared/ui/useNarrow";
 import { SteeringLine } from "./SteeringLine";
+import { type Axis, costAxis, finishAxis, ticks } from "./axes";
 import {
-  type Axis,
-  costAxis,
-  finishAxis,
   type Grouping,
   named,
   sorted,
   steeringRows,
   type SteeringSort,
   steeringSentence,
-  ticks,
   type Wanted,
   wantedRows,
 } from "./steering";
@@ -62,10 +59,16 @@ export function SteeringTable({ projects, standings }: Props) {
   const [name, setName] = useState("");
   const [wanted, setWanted] = useState<Wanted>("all");
   const [grouping, setGrouping] = useState<Grouping>("programme");
+  const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
+  const toggle = (key: string) => {
+    const others = new Set(open);
+    if (!others.delete(key)) others.add(key);
+    setOpen(others);
+  };
   const all = sorted(steeringRows(projects, standings, grouping), sort);
   const sentence = steeringSentence(all);
   const rows = named(wantedRows(all, wanted), name);
-  const finish = finishAxis(rows);
+  const finish = finishAxis(rows, open);
   const cost = costAxis(rows);
   return (
     <>
@@ -123,6 +126,8 @@ export function SteeringTable({ projects, standings }: Props) {
               finish={finish}
               cost={cost}
               widths={widths}
+              open={open.has(row.key)}
+              onOpen={toggle}
               renaming={renaming === row.key}
               onRename={setRenaming}
             />

@@ -1,17 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { ProjectSummary, Standing, StandingView } from "../../shared/api/client";
-import {
-  confirmedWords,
-  costAxis,
-  drift,
-  finishAxis,
-  named,
-  sorted,
-  steeringRows,
-  steeringSentence,
-  ticks,
-  wantedRows,
-} from "./steering";
+import { costAxis, finishAxis, ticks } from "./axes";
+import { confirmedWords, drift, named, sorted, steeringRows, steeringSentence, wantedRows } from "./steering";
 
 const project = (
   id: string,
@@ -182,6 +172,16 @@ describe("where all projects stand", () => {
       ["2028", "2029", "2030", "2031"],
     );
     expect(costAxis(rows).to).toBeGreaterThan(1.08);
+    const early = {
+      name: "Permit",
+      finish: { ...standing("2027-03-01T17:00", 0).finish, plan: "2027-01-15T17:00" },
+    };
+    const [shown] = steeringRows(
+      [ridge],
+      [view("r", standing("2028-10-24T17:00", 0.6, { milestones: [early] }))],
+    );
+    expect(finishAxis([shown!]).from).toBe(finishAxis([shown!], new Set(["other"])).from);
+    expect(finishAxis([shown!], new Set(["r"])).from).toBeLessThan(Date.UTC(2027, 0, 15));
     expect(finishAxis([])).toEqual({ from: 0, to: 1 });
   });
 });

@@ -5,7 +5,7 @@ import type {
   StandingPart,
   StandingView,
 } from "../../shared/api/client";
-import { civil, DAY_MS, formatMonthYear } from "../../shared/format/dates";
+import { civil, DAY_MS } from "../../shared/format/dates";
 import { formatMoney } from "../../shared/format/numbers";
 
 /** A line of the list: a project or programme by itself, or a project within a programme. */
@@ -155,54 +155,6 @@ export function drift({ summary, standing, code }: SteeringRow): number | undefi
   const kept = summary?.kept;
   if (!kept || !standing || code !== undefined || kept.level !== standing.confidence) return undefined;
   return Math.round((civil(standing.finish.level) - civil(kept.finish)) / DAY_MS);
-}
-
-export interface Axis {
-  from: number;
-  to: number;
-}
-
-/** From the first to the last that any row shows, with some room. */
-export function finishAxis(rows: readonly SteeringRow[]): Axis {
-  const all = rows.flatMap(({ standing }) =>
-    standing
-      ? [
-          standing.finish.plan,
-          ...(standing.finish.target ? [standing.finish.target] : []),
-          ...standing.finish.tenths,
-        ].map((one) => civil(one))
-      : [],
-  );
-  if (all.length === 0) return { from: 0, to: 1 };
-  const from = Math.min(...all);
-  const to = Math.max(...all);
-  const room = Math.max(20 * DAY_MS, (to - from) * 0.04);
-  return { from: from - room, to: to + room };
-}
-
-/** Where the axis is marked: years, or quarters where it spans but a few. */
-export function ticks({ from, to }: Axis): { at: number; label: string }[] {
-  const months = to - from > 3.2 * 365 * DAY_MS ? 12 : to - from > 1.6 * 365 * DAY_MS ? 6 : 3;
-  const first = new Date(from);
-  const marks: { at: number; label: string }[] = [];
-  for (let month = 0; ; month += months) {
-    const at = Date.UTC(first.getUTCFullYear(), month, 1);
-    if (at >= to) return marks;
-    if (at > from)
-      marks.push({ at, label: months === 12 ? String(new Date(at).getUTCFullYear()) : formatMonthYear(at) });
-  }
-}
-
-/** What each amount is of the budget, or of the plan where there is none. */
-export const costBase = ({ cost }: Standing) => (cost ? (cost.target ?? cost.plan) : 0);
-
-/** The share of the budget that the narrowest axis for all rows begins and ends with. */
-export function costAxis(rows: readonly SteeringRow[]): Axis {
-  const shares = rows.flatMap(({ standing }) => {
-    const base = standing ? costBase(standing) : 0;
-    return standing?.cost && base > 0 ? standing.cost.tenths.map((one) => one / base) : [];
-  });
-  return { from: Math.min(0.9, ...shares) - 0.03, to: Math.max(1.1, ...shares) + 0.03 };
 }
 
 const COUNTS = ["None", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"];
