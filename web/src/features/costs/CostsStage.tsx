@@ -10,7 +10,7 @@ import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { LIVE, useSource } from "../../shared/odds/source";
 import { LIVE_CHOICE, SourcePicker } from "../../shared/odds/SourcePicker";
 import { StaleBand } from "../../shared/odds/StaleBand";
-import { FILTERS } from "../../shared/planGrid/filters";
+import { filtersOf } from "../../shared/planGrid/filters";
 import { useSheetStore } from "../../shared/sheet/sheetStore";
 import type { Command } from "../../shared/stage/commands";
 import { Stage } from "../../shared/stage/Stage";
@@ -137,7 +137,7 @@ export function CostsStage() {
               onChange={(under) => look.set({ under })}
             />
           )}
-          {inLines && look.under === "plan" && <FindBar grid={id} filters={FILTERS} />}
+          {inLines && look.under === "plan" && <FindBar grid={id} filters={filtersOf(plan)} />}
           <Link color="action" onClick={() => setPanel("hire")}>
             Hire
           </Link>

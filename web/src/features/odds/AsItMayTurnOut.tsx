@@ -4,7 +4,7 @@ import type { PlanView } from "../../shared/api/client";
 import { useSpans } from "../../shared/api/runs";
 import type { Zoom } from "../../shared/charts/timeScale";
 import { FindBar } from "../../shared/grid/FindBar";
-import { FILTERS, sieveOf } from "../../shared/planGrid/filters";
+import { filtersOf, sieveOf } from "../../shared/planGrid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { type PlanDrawing, PlanGrid } from "../../shared/planGrid/PlanGrid";
 import type { Row } from "../../shared/planGrid/rows";
@@ -57,7 +57,7 @@ export function AsItMayTurnOut({ plan, run, current }: Props) {
           depth={depthOf(plan)}
           onChoose={(level) => useGridStore.getState().setClosed(project, closedBelow(plan, level))}
         />
-        <FindBar grid={project} filters={FILTERS} />
+        <FindBar grid={project} filters={filtersOf(plan)} />
         <Choice label="Zoom" choices={ZOOMS} value={zoom} onChange={setZoom} />
       </Flex>
       <Box flex="1" minH="0" onMouseLeave={() => setHovered(undefined)}>

@@ -11,8 +11,8 @@ import { formatMoney } from "../../shared/format/numbers";
 import { type PlanDrawing, PlanGrid } from "../../shared/planGrid/PlanGrid";
 import { FindBar } from "../../shared/grid/FindBar";
 import { LitNote } from "../../shared/grid/LitNote";
-import { FILTERS, sieveOf } from "../../shared/planGrid/filters";
-import { useGridStore, viewOf } from "../../shared/grid/gridStore";
+import { filtersOf, FIRST_OF_A_PROGRAMME, sieveOf } from "../../shared/planGrid/filters";
+import { useGridStore, viewOf, withFirst } from "../../shared/grid/gridStore";
 import { Choice } from "../../shared/ui/Choice";
 import { PlanQuality } from "../../shared/ui/PlanQuality";
 import type { Command } from "../../shared/stage/commands";
@@ -48,7 +48,9 @@ export function PlanStage() {
   const plan = usePlanOfStage();
   const [zoom, setZoom] = useState<Zoom>("whole");
   const selected = useGridStore((state) => viewOf(state, plan.project.id).active?.row);
-  const search = useGridStore((state) => viewOf(state, plan.project.id).search);
+  const first = plan.project.programme ? FIRST_OF_A_PROGRAMME : undefined;
+  const kept = useGridStore((state) => viewOf(state, plan.project.id).search);
+  const search = useMemo(() => withFirst(kept, first), [kept, first]);
   const lit = useGridStore((state) => viewOf(state, plan.project.id).lit);
   const sieve = useMemo(() => sieveOf(plan, search), [plan, search]);
   const navigate = useNavigate();
@@ -137,7 +139,7 @@ export function PlanStage() {
       }
       tools={
         <>
-          <FindBar grid={plan.project.id} filters={FILTERS} />
+          <FindBar grid={plan.project.id} filters={filtersOf(plan)} first={first} />
           <Choice label="Zoom" choices={ZOOMS} value={zoom} onChange={setZoom} />
           <Flex gap="0">
             <ToolButton label="Sheet of the row" hint="Sheet of the row (Alt Enter)" onClick={openSheet}>

@@ -6,7 +6,7 @@ import { notify } from "../../shared/ui/notify";
 
 const CHOICES = [
   { value: "nothing", label: "nothing" },
-  { value: "milestones", label: "its name and odds" },
+  { value: "milestones", label: "its name, odds and milestones" },
 ] as const;
 
 /** What the projects that one owns let those see in a programme who may not read them. */

@@ -37,8 +37,14 @@ interface Fields {
 
 const EMPTY: Fields = { from: "", to: "", type: "FS", lag: "0d", name: "", several: "", number: "" };
 
+/** What somebody typed as a number; nothing where that is none. */
+function numberOf({ number }: Fields): number | undefined {
+  const value = Number(number.trim().replace(",", "."));
+  return number.trim() === "" || !Number.isFinite(value) ? undefined : value;
+}
+
 function tieOf(kind: Tie["kind"], id: string, fields: Fields): Tie {
-  const number = Number(fields.number.replace(",", "."));
+  const number = numberOf(fields) ?? 0;
   switch (kind) {
     case "logic":
       return { kind, id, from: fields.from.trim(), to: fields.to.trim(), type: fields.type, lag: fields.lag };
@@ -61,6 +67,7 @@ interface Props {
 export function TieDialog({ programme, taken, onClose }: Props) {
   const [kind, setKind] = useState<Tie["kind"]>("logic");
   const [fields, setFields] = useState(EMPTY);
+  const [handedIn, setHandedIn] = useState<string>();
   const tie = useTie(programme);
   const rows = useId();
   const risks = useId();
@@ -70,12 +77,21 @@ export function TieDialog({ programme, taken, onClose }: Props) {
     <Entry
       label={label}
       value={fields[field]}
-      wrong={wrongOf(tie.error, field)}
+      wrong={
+        field === "number" && handedIn === fields.number && numberOf(fields) === undefined
+          ? "Say a number here."
+          : wrongOf(tie.error, field)
+      }
       onChange={(event) => setFields({ ...fields, [field]: event.target.value })}
       {...more}
     />
   );
-  const send = () => tie.mutate(tieOf(kind, freeTie(taken), fields), { onSuccess: onClose });
+  const send = () => {
+    setHandedIn(fields.number);
+    const isNumbered = kind === "together" || kind === "resource";
+    if (isNumbered && numberOf(fields) === undefined) return;
+    tie.mutate(tieOf(kind, freeTie(taken), fields), { onSuccess: onClose });
+  };
   return (
     <WideDialog title="Tie projects" width="720px" onClose={onClose}>
       <Box asChild flex="1">

@@ -5,7 +5,7 @@ import { useMemo, useState } from "react";
 import { useRangeCheck } from "../../shared/api/ranges";
 import { formatWhole } from "../../shared/format/numbers";
 import { FindBar } from "../../shared/grid/FindBar";
-import { FILTERS, sieveOf } from "../../shared/planGrid/filters";
+import { filtersOf, sieveOf } from "../../shared/planGrid/filters";
 import { useGridStore, viewOf } from "../../shared/grid/gridStore";
 import { type PlanDrawing, PlanGrid } from "../../shared/planGrid/PlanGrid";
 import { canBeUncertain, type Scale } from "../../shared/range/estimates";
@@ -123,7 +123,7 @@ export function RangesStage() {
       }
       tools={
         <>
-          <FindBar grid={project} filters={FILTERS} />
+          <FindBar grid={project} filters={filtersOf(plan)} />
           <Choice label="Points in" choices={SCALES} value={scale} onChange={setScale} />
           <Flex gap="3">
             <Link color="action" onClick={() => show("grades")}>

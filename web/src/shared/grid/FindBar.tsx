@@ -1,7 +1,7 @@
 import { chakra, Flex } from "@chakra-ui/react";
 import { X } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { useGridStore, viewOf } from "./gridStore";
+import { useGridStore, viewOf, withFirst } from "./gridStore";
 import type { Choices } from "./types";
 
 const Input = chakra("input");
@@ -9,9 +9,19 @@ const Select = chakra("select");
 const Button = chakra("button");
 const FIELD = { bg: "panel", borderWidth: "1px", borderColor: "line", px: "2", py: "0.5" } as const;
 
+interface Props {
+  grid: string;
+  filters: Choices;
+  /** The filter that holds until one is chosen or something is looked for. */
+  first?: string;
+}
+
 /** Looks for rows by text and by what is the matter with them; "/" goes there, Esc gives all rows back. */
-export function FindBar({ grid, filters }: { grid: string; filters: Choices }) {
-  const search = useGridStore((state) => viewOf(state, grid).search);
+export function FindBar({ grid, filters, first }: Props) {
+  const search = withFirst(
+    useGridStore((state) => viewOf(state, grid).search),
+    first,
+  );
   const { look } = useGridStore.getState();
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -25,7 +35,7 @@ export function FindBar({ grid, filters }: { grid: string; filters: Choices }) {
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, []);
-  const clear = () => look(grid, { text: "", filter: undefined, rows: undefined });
+  const clear = () => look(grid, { text: "", filter: "", rows: undefined });
   const looking = search.text !== "" || search.filter || search.rows;
   return (
     <Flex role="search" gap="1.5" align="center">
@@ -44,7 +54,7 @@ export function FindBar({ grid, filters }: { grid: string; filters: Choices }) {
         maxW="122px"
         aria-label="Show rows"
         value={search.rows ? "rows" : (search.filter ?? "")}
-        onChange={(event) => look(grid, { filter: event.target.value || undefined, rows: undefined })}
+        onChange={(event) => look(grid, { filter: event.target.value, rows: undefined })}
       >
         {search.rows && <option value="rows">{search.rows.title}</option>}
         {filters.map((filter) => (

@@ -8,7 +8,7 @@ export interface Place {
 /** What is looked for among the rows. */
 export interface Search {
   text: string;
-  /** The word of a filter that the stage knows. */
+  /** The word of a filter that the stage knows; empty where all rows are wanted, absent where none was chosen yet. */
   filter?: string;
   /** Rows that were named one by one, with what they are. */
   rows?: { title: string; ids: ReadonlySet<string> };
@@ -76,6 +76,12 @@ export const useGridStore = create<GridState>()((set) => {
     light: (grid, lit) => change(grid, () => ({ lit })),
   };
 });
+
+/** A search in which a filter holds until another is chosen or something is looked for. */
+export const withFirst = (search: Search, first: string | undefined): Search =>
+  first && search.filter === undefined && search.text === "" && !search.rows
+    ? { ...search, filter: first }
+    : search;
 
 function toggled(set: ReadonlySet<string>, item: string): ReadonlySet<string> {
   const next = new Set(set);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { ActivityView, PlanView } from "../api/client";
-import { FILTERS, sieveOf } from "./filters";
+import { FILTERS, filtersOf, FIRST_OF_A_PROGRAMME, isAcross, sieveOf } from "./filters";
+import { withFirst } from "../grid/gridStore";
 
 const activity = (id: string, more: object = {}) =>
   ({
@@ -14,6 +15,7 @@ const activity = (id: string, more: object = {}) =>
   }) as ActivityView;
 
 const plan = {
+  project: { programme: false },
   activities: [
     activity("A", { onLongestPath: true, totalFloatDays: 0 }),
     activity("B", { range: { shape: "certain" }, constraint: { type: "startOn", date: "2027-03-01T08:00" } }),
@@ -50,6 +52,31 @@ describe("looking for rows", () => {
   ])("filters by %s", (filter, expected) => {
     expect(FILTERS.map((one) => one.value)).toContain(filter);
     expect(found({ text: "", filter })).toEqual(expected);
+  });
+
+  it("shows milestones of a programme and the work that waits for another project", () => {
+    const programme = {
+      ...plan,
+      project: { programme: true },
+      activities: ["KR:A", "KR:B", "VC:A", "VC:B"]
+        .map((id) => activity(id))
+        .concat(activity("VC:M", { kind: "milestone" })),
+      links: [
+        { from: "KR:A", to: "VC:B", type: "FS", lag: "0d" },
+        { from: "KR:A", to: "KR:B", type: "FS", lag: "0d" },
+      ],
+    } as unknown as PlanView;
+    expect(filtersOf(programme)).toHaveLength(FILTERS.length + 1);
+    expect(filtersOf(plan)).toHaveLength(FILTERS.length);
+    expect(programme.links.filter(isAcross)).toHaveLength(1);
+    const shown = (search: Parameters<typeof withFirst>[0]) => {
+      const sieve = sieveOf(programme, withFirst(search, FIRST_OF_A_PROGRAMME));
+      return programme.activities.filter((one) => sieve?.activity(one) ?? true).map((one) => one.id);
+    };
+    expect(shown({ text: "" })).toEqual(["KR:A", "VC:B", "VC:M"]);
+    expect(shown({ text: "", filter: "" })).toHaveLength(5);
+    expect(shown({ text: "kr:b" })).toEqual(["KR:B"]);
+    expect(withFirst({ text: "" }, undefined)).toEqual({ text: "" });
   });
 
   it("shows rows that were named one by one", () => {

@@ -17,6 +17,19 @@ export const FILTERS = [
   { value: "ahead", label: "Not started" },
 ] as const;
 
+/** Of a programme what is seen first: its projects by their milestones, with the work that waits for another project. */
+export const FIRST_OF_A_PROGRAMME = "across";
+
+/** Those of a plan; of a programme with what goes across its projects. */
+export const filtersOf = (plan: PlanView): { value: string; label: string }[] =>
+  plan.project.programme
+    ? [...FILTERS, { value: FIRST_OF_A_PROGRAMME, label: "Milestones and links across" }]
+    : [...FILTERS];
+
+/** Whether it ties work of one project of a programme to that of another: codes begin with the project's. */
+export const isAcross = ({ from, to }: { from: string; to: string }) =>
+  from.includes(":") && to.includes(":") && from.split(":", 1)[0] !== to.split(":", 1)[0];
+
 function filterOf(plan: PlanView, filter: string): (activity: ActivityView) => boolean {
   const into = new Set(plan.links.map((link) => link.to));
   const outOf = new Set(plan.links.map((link) => link.from));
@@ -37,6 +50,10 @@ function filterOf(plan: PlanView, filter: string): (activity: ActivityView) => b
       return (activity) => activity.constraint !== undefined;
     case "milestones":
       return (activity) => activity.kind === "milestone";
+    case FIRST_OF_A_PROGRAMME: {
+      const tied = new Set(plan.links.filter(isAcross).flatMap(({ from, to }) => [from, to]));
+      return (activity) => activity.kind === "milestone" || tied.has(activity.id);
+    }
     case "underWay":
       return (activity) => activity.actualStart !== undefined && activity.actualFinish === undefined;
     case "ahead":
@@ -54,6 +71,7 @@ export function sieveOf(plan: PlanView, search: Search): Sieve | undefined {
   const named = search.rows?.ids;
   const says = (id: string, name: string) => `${id} ${name}`.toLowerCase().includes(text);
   return {
+    keepsClosed: text === "" && !named && search.filter === FIRST_OF_A_PROGRAMME,
     activity: (activity) =>
       (!named || named.has(activity.id)) &&
       fits(activity) &&

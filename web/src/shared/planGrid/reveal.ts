@@ -16,7 +16,7 @@ export function reveal(plan: PlanView, id: string) {
     project,
     [...closed].filter((branch) => !above.has(branch)),
   );
-  look(project, { text: "", filter: undefined, rows: undefined });
+  look(project, { text: "", filter: "", rows: undefined });
   select(project, { row: id, column: "name" });
   scrolled(project, BRING_INTO_VIEW);
 }

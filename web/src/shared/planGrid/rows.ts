@@ -41,8 +41,10 @@ export function subjectOf(row: Row): BranchView | ActivityView | CostView | Work
 export const placeOf = (row: Row) =>
   row.kind === "cost" ? row.cost.on : row.kind === "work" ? row.work.activity : row.id;
 
-/** What rows are looked for: those shown, with the branches above them; none closes a branch. */
+/** What rows are looked for: those shown, with the branches above them. */
 export interface Sieve {
+  /** Whether branches that are closed stay so; else what is found is shown wherever it lies. */
+  keepsClosed?: boolean;
   activity: (activity: ActivityView) => boolean;
   /** Of a branch that is meant itself, everything beneath is shown. */
   branch?: (branch: BranchView) => boolean;
@@ -94,7 +96,7 @@ export function visibleRows(
       return { kind: "work", id: key, depth, soft: true, work: { ...one, id: key, name } };
     });
   const add = (branch: BranchView, depth: number, whole: boolean): Row[] => {
-    const open = sieve !== undefined || !closed.has(branch.id);
+    const open = (sieve !== undefined && !sieve.keepsClosed) || !closed.has(branch.id);
     const rows: Row[] = [{ kind: "branch", id: branch.id, depth, strong: true, branch, open }];
     if (!open) return rows;
     const all = whole || !sieve || sieve.branch?.(branch) === true;

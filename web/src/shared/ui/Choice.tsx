@@ -40,6 +40,7 @@ export function Choice<T extends string>({ label, choices, value, onChange }: Pr
       {choices.map((choice) => (
         <Option
           key={choice.value}
+          type="button"
           px="2"
           py="0.5"
           whiteSpace="nowrap"

@@ -11,50 +11,16 @@ import org.openqa.selenium.Keys;
 
 /** Every view can be used by everybody, as far as rules can tell (WCAG 2.2 AA), in light and in dark colours. */
 class AccessibilityJourneyTest extends Journey {
-    private static final List<String> WCAG = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
-
-    private static final Path RULES = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
-    /** Of many points and rows that look alike the first few stand for all; the others are away while the rules look. */
-    private static final String CHECK =
-            """
-            const done = arguments[arguments.length - 1];
-            const away = [...document.querySelectorAll('circle:nth-of-type(n+20)')]
-                .map(point => [point, point.parentNode, point.nextSibling]);
-            away.forEach(([point]) => point.remove());
-            // Colours that are still on their way from light to dark would be measured in between.
-            Promise.allSettled(document.getAnimations().map(one => one.finished)).then(() => axe.run(
-                {exclude: [['[role=row]:nth-of-type(n+8)']]},
-                {
-                  runOnly: arguments[0],
-                  rules: {'color-contrast': {enabled: arguments[1]}},
-                  resultTypes: ['violations'],
-                  preload: false,
-                }
-            )).then(result => {
-              away.reverse().forEach(([point, parent, next]) => parent.insertBefore(point, next));
-              done(result.violations.flatMap(v => v.nodes.map(n => `${v.id}: ${n.target.join(' ')}`
-                  + ` ${n.html.slice(0, 160)} ${n.any[0]?.message ?? ''}`)));
-            });
-            """;
-
-    /** But for colours, which are proven by themselves: of all that is written on all it is written on. */
-    private void look(String view) throws IOException {
-        look(view, WCAG, false);
-    }
-
-    private void look(String view, List<String> rules, boolean colours) throws IOException {
-        browser.run(Files.readString(RULES));
-        @SuppressWarnings("unchecked")
-        List<String> faults = (List<String>) browser.await(CHECK, rules, colours);
-        assertThat(faults).as(view).isEmpty();
+    private void look(String view) {
+        Axe.look(browser, view);
     }
 
     /** With colours as they lie on each other on screen. */
-    private void lookInBothColours(String view) throws IOException {
-        look(view + ", light", WCAG, true);
+    private void lookInBothColours(String view) {
+        Axe.lookAtColoursToo(browser, view + ", light");
         turn("Dark colours");
         // Nothing else than colours differs.
-        look(view + ", dark", List.of("color-contrast"), true);
+        Axe.lookAtColours(browser, view + ", dark");
         turn("Light colours");
     }
 

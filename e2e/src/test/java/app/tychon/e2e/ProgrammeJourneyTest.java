@@ -3,6 +3,7 @@ package app.tychon.e2e;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
@@ -23,6 +24,55 @@ class ProgrammeJourneyTest extends Journey {
         bringIn(Files.writeString(files.resolve(example + ".tychon.json"), text.replace(name, called)));
     }
 
+    /** A project opens into its milestones, by key too; lines are put together and left out. */
+    private void theListShowsWhatIsWanted() {
+        String within = "[data-project='" + RIDGE + "'][data-within]";
+        browser.see(within + " button[aria-label='Milestones of " + RIDGE + "']")
+                .sendKeys(Keys.ENTER);
+        browser.read("[data-milestone='Site ready for building']", "P80");
+        browser.see("[data-milestone='Site ready for building'] svg[aria-label*='P50']");
+        Axe.look(browser, "the list with a programme and milestones");
+        browser.chooseOption("[aria-label='Grouping']", "none");
+        browser.isGone("[data-within]");
+        browser.see("[data-project='" + RIDGE + "']");
+        browser.chooseOption("[aria-label='Grouping']", "programme");
+        browser.see("[data-within]");
+    }
+
+    /** One event for both, estimates that move together, a crew that both draw on. */
+    private void inEveryOtherWay() {
+        browser.press("Tie two projects");
+        browser.press("One event for several");
+        browser.enterLabelled("The risk whose chance holds", "RW:R05");
+        Axe.look(browser, "tie with what is missing");
+        browser.enterLabelled("The same event in other registers", "CW:W01");
+        browser.isGone("[role='dialog']");
+        browser.read("[data-tie='T2']", "one event, also as CW:W01");
+        browser.read("[data-tie='T2'] [data-testid='worth']", "moves");
+
+        browser.press("Tie two projects");
+        browser.press("Estimates move together");
+        browser.enterLabelled("Name", "One contractor");
+        browser.enterLabelled("What moves together", "RW:E40, CW:V22");
+        browser.read("[role='dialog'] [role='alert']", "Say a number here.");
+        browser.enterLabelled("Rank correlation", "1.5");
+        browser.read("[role='dialog'] [role='alert']", "1.5");
+        browser.enterLabelled("Rank correlation", "0.6");
+        browser.isGone("[role='dialog']");
+        browser.read("[data-tie='T3']", "One contractor: RW:E40 Pier and ring-wall foundation");
+
+        browser.press("Tie two projects");
+        browser.press("A shared resource");
+        browser.enterLabelled("Name", "Summit crew");
+        browser.enterLabelled("What each project calls it", "RW:crew, CW:crew");
+        browser.enterLabelled("How many there are for all", "2");
+        browser.isGone("[role='dialog']");
+        browser.read("[data-tie='T4']", "Summit crew, shared: RW:crew, CW:crew, at most 2");
+        browser.read("[data-tie='T4'] [data-testid='worth']", "overbooked in");
+        browser.pressLabelled("Untie T2");
+        browser.isGone("[data-tie='T2']");
+    }
+
     @Test
     void aProgrammeIsMadeTwoProjectsAreTiedAndALoopIsRefused() throws IOException {
         bringIn("kestrel-ridge", "Kestrel Ridge Observatory", RIDGE);
@@ -30,15 +80,17 @@ class ProgrammeJourneyTest extends Journey {
         openProjects();
         browser.press("New programme");
         browser.see("input[value='" + RIDGE + "']").click();
+        Axe.look(browser, "new programme");
         browser.see("input[value='" + CENTRE + "']").click();
         browser.enterLabelled("Name", PROGRAMME);
         browser.read("[data-project='" + PROGRAMME + "'] + [data-within]", RIDGE);
         browser.read("[data-project='" + PROGRAMME + "']", "P80");
+        theListShowsWhatIsWanted();
 
         // Fields are handed in by Enter: what is missing is told in its place, and nothing that was typed is lost.
         browser.press("Tie two projects");
         browser.enterLabelled("Before", "RW:E40");
-        browser.read("[role='dialog'] [role='alert']", "there is no activity");
+        browser.read("[role='dialog'] [role='alert']", "which activity?");
         browser.enterLabelled("After", "CW:V22");
         browser.isGone("[role='dialog']");
         browser.read("[data-tie='T1']", "Pier and ring-wall foundation → CW:V22 Foundations and slab");
@@ -51,9 +103,19 @@ class ProgrammeJourneyTest extends Journey {
         browser.type(Keys.ESCAPE);
         browser.isGone("[role='dialog']");
 
+        inEveryOtherWay();
+
         // The programme is read like any project; its rows are edited where they are from, and follow.
         browser.goTo(PROGRAMME);
         browser.read("[role='note']", "what its rows say is edited in its projects");
+        // First by milestones and what ties its projects, which is drawn from one to the other.
+        for (String closed : List.of("RW:M", "RW:D", "RW:C", "RW:I")) {
+            browser.select(closed, "name");
+            browser.type(Keys.ARROW_LEFT);
+        }
+        browser.see("[data-link='RW:E40 CW:V22 FS']");
+        browser.isGone(Browser.cell("RW:S10", "days"));
+        browser.pressLabelled("Show all rows");
         browser.select("RW:S10", "days");
         browser.type("9", Keys.ENTER);
         browser.read("[role='alert']", "edited in its projects");
@@ -65,6 +127,9 @@ class ProgrammeJourneyTest extends Journey {
         browser.read(Browser.cell("S10", "days"), "31");
         openProjects();
         browser.goTo(PROGRAMME);
+        browser.see(Browser.cell("RW:E40", "days"));
+        browser.type("/");
+        browser.type("RW:S10");
         browser.read(Browser.cell("RW:S10", "days"), "31");
     }
 }

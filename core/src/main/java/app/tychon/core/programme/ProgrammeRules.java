@@ -149,14 +149,22 @@ final class ProgrammeRules {
 
     private boolean risk(String pointer, String id) {
         if (!risks.containsKey(id)) {
-            found(pointer, "there is no risk \"" + id + "\"");
+            missing(pointer, "risk", id);
         }
         return risks.containsKey(id);
     }
 
+    private void missing(String pointer, String what, String id) {
+        found(
+                pointer,
+                id.isBlank()
+                        ? "which " + what + "? The project's code comes first, as in KR:S50"
+                        : "there is no " + what + " \"" + id + "\"");
+    }
+
     private void activity(String pointer, String id) {
         if (!activities.containsKey(id)) {
-            found(pointer, "there is no activity \"" + id + "\"");
+            missing(pointer, "activity", id);
         }
     }
 

@@ -66,25 +66,27 @@ class TieWorths {
             @Nullable Double overbooked,
             @Nullable List<LocalDate> months) {}
 
-    private record Known(long revision, List<TieWorth> worths) {}
+    /** Of a plan and what ties it: a shared resource puts off nothing, so the plan is the same with it and without. */
+    private record Known(long revision, List<Tie> ties, List<TieWorth> worths) {}
 
     List<TieWorth> of(UUID programme) {
         LoadedPlan plan = plans.find(programme);
         if (plan.plan().parts().isEmpty()) {
             return List.of();
         }
+        Programme made = programmes.programme(programme);
         Known before = known.get(programme);
-        if (before != null && before.revision() == plan.revision()) {
+        if (before != null && before.revision() == plan.revision() && before.ties().equals(made.ties())) {
             return before.worths();
         }
-        Assembled whole = Assembled.lenient(programmes.programme(programme));
+        Assembled whole = Assembled.lenient(made);
         RunSettings settings = Outlook.settings(LiveOdds.FIRST);
         List<TieWorth> worths = pool.await(
                 Urgency.AWAITED,
                 "ties of " + programme,
                 RunNeeds.of(plan.plan(), settings).bytes(),
                 monitor -> worths(whole, settings, monitor));
-        known.put(programme, new Known(plan.revision(), worths));
+        known.put(programme, new Known(plan.revision(), made.ties(), worths));
         return worths;
     }
 

@@ -228,6 +228,16 @@ class ProgrammesTest extends ServerTest {
         JsonNode worth = read(at(programme) + "/ties/worth").get(0);
         assertThat(worth.get("moves").asText()).isEqualTo("VC");
         assertThat(worth.get("days").asDouble()).isPositive();
+
+        // One that puts off nothing leaves the plan as it is, and is told of all the same.
+        send(
+                        put(at(programme) + "/ties"),
+                        "{\"kind\":\"resource\",\"id\":\"T2\",\"name\":\"Crew\","
+                                + "\"resources\":[\"KR:crew\",\"VC:crew\"],\"limit\":2}")
+                .andExpect(status().isOk());
+        JsonNode worths = read(at(programme) + "/ties/worth");
+        assertThat(worths).hasSize(2);
+        assertThat(worths.at("/1/overbooked").asDouble()).isBetween(0.0, 1.0);
     }
 
     private JsonNode standing(String project) throws Exception {
