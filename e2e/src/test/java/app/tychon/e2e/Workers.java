@@ -72,6 +72,7 @@ public final class Workers implements AutoCloseable {
                 "-Xmx256m",
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC"));
+        command.add("-Djava.io.tmpdir=" + Files.createDirectories(disk(name)));
         // What this process may look into of Java's own, they may too.
         command.add("@"
                 + Files.write(
@@ -96,6 +97,11 @@ public final class Workers implements AutoCloseable {
         File log = folder.resolve(name + ".log").toFile();
         processes.put(
                 name, process.redirectErrorStream(true).redirectOutput(log).start());
+    }
+
+    /** Where it keeps what it writes. */
+    public Path disk(String name) {
+        return folder.resolve(name + ".disk");
     }
 
     /** Whether any was begun and not killed. */

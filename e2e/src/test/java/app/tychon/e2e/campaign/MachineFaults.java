@@ -37,7 +37,8 @@ final class MachineFaults {
     private enum Fault {
         KILLED,
         STANDS_STILL,
-        CUT_OFF
+        CUT_OFF,
+        DISK_FULL
     }
 
     private final Plan plan;
@@ -45,6 +46,7 @@ final class MachineFaults {
     private final Path folder = Files.createTempDirectory("tychon-machines");
     private final Workers workers;
     private final boolean apart;
+    private final boolean disks;
 
     MachineFaults(Path demo) throws IOException {
         try (InputStream in = Files.newInputStream(demo)) {
@@ -53,6 +55,11 @@ final class MachineFaults {
         alone = Simulation.run(CompiledPlan.of(plan), SETTINGS, RunMonitor.NONE);
         apart = Network.begin(NAMES);
         workers = new Workers(folder, apart ? "0.0.0.0" : "127.0.0.1");
+        boolean made = true;
+        for (String name : NAMES) {
+            made &= Disk.begin(workers.disk(name));
+        }
+        disks = made;
     }
 
     /** @return what each kind of fault came to, in lines of the table */
@@ -60,15 +67,26 @@ final class MachineFaults {
         List<Row> rows = new ArrayList<>();
         try (Crew crew = workers.crew()) {
             for (Fault fault : Fault.values()) {
-                if (fault != Fault.CUT_OFF || apart) {
+                if (canBe(fault)) {
                     rows.add(rounds(crew, fault, rounds));
                 }
             }
         } finally {
             workers.close();
             Network.end(NAMES);
+            for (String name : NAMES) {
+                Disk.end(workers.disk(name));
+            }
         }
         return rows;
+    }
+
+    private boolean canBe(Fault fault) {
+        return switch (fault) {
+            case KILLED, STANDS_STILL -> true;
+            case CUT_OFF -> apart;
+            case DISK_FULL -> disks;
+        };
     }
 
     /** A line of the table. */
@@ -108,6 +126,7 @@ final class MachineFaults {
                     case KILLED -> "a worker killed in mid-run";
                     case STANDS_STILL -> "a worker that stands still from mid-run on";
                     case CUT_OFF -> "a worker whose network is cut in mid-run and healed after it";
+                    case DISK_FULL -> "a worker whose disk is full from mid-run on";
                 };
         return what + " (the other had given blocks in " + helped + ")";
     }
@@ -141,6 +160,7 @@ final class MachineFaults {
             case KILLED -> workers.kill(name);
             case STANDS_STILL -> workers.signal(name, "STOP");
             case CUT_OFF -> Network.cut(name);
+            case DISK_FULL -> Disk.fill(workers.disk(name));
         }
     }
 
@@ -149,6 +169,7 @@ final class MachineFaults {
             case KILLED -> join(name);
             case STANDS_STILL -> workers.signal(name, "CONT");
             case CUT_OFF -> Network.heal(name);
+            case DISK_FULL -> Disk.empty(workers.disk(name));
         }
     }
 

@@ -62,19 +62,6 @@ final class Network {
         String[] command = new String[words.length + 1];
         command[0] = "ip";
         System.arraycopy(words, 0, command, 1, words.length);
-        try {
-            return new ProcessBuilder(command)
-                            .redirectErrorStream(true)
-                            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                            .start()
-                            .waitFor()
-                    == 0;
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            return false;
-        } catch (IOException e) {
-            // There is no such program here.
-            return false;
-        }
+        return Root.does(command);
     }
 }
