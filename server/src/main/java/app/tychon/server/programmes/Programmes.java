@@ -6,7 +6,6 @@ import app.tychon.core.model.Plan;
 import app.tychon.core.model.Problem;
 import app.tychon.core.model.Project;
 import app.tychon.core.model.Targets;
-import app.tychon.core.programme.ExchangeRate;
 import app.tychon.core.programme.Member;
 import app.tychon.core.programme.Programme;
 import app.tychon.core.programme.Tie;
@@ -30,7 +29,6 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -44,7 +42,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 class Programmes implements ProjectHolder {
-    private static final String SYSTEM = "programmes";
+    static final String SYSTEM = "programmes";
     private static final int MOST_MEMBERS = 100;
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
 
@@ -53,6 +51,7 @@ class Programmes implements ProjectHolder {
     private final PlanStore plans;
     private final Edits edits;
     private final Rights rights;
+    private final Admission admission;
     private final TransactionTemplate transaction;
 
     Programmes(
@@ -61,12 +60,14 @@ class Programmes implements ProjectHolder {
             PlanStore plans,
             Edits edits,
             Rights rights,
+            Admission admission,
             TransactionTemplate transaction) {
         this.records = records;
         this.projects = projects;
         this.plans = plans;
         this.edits = edits;
         this.rights = rights;
+        this.admission = admission;
         this.transaction = transaction;
     }
 
@@ -92,7 +93,7 @@ class Programmes implements ProjectHolder {
             Set<String> draws = new HashSet<>();
             Set<String> codes = new HashSet<>();
             for (int i = 0; i < wanted.size(); i++) {
-                members.add(member("/projects/" + i, wanted.get(i), codes, draws));
+                members.add(admission.member("/projects/" + i, wanted.get(i), codes, draws));
             }
             UUID id = plans.insert(Assembled.whole(
                     new Programme(said.id(), said.name(), said.currency(), said.targets(), members, said.ties())));
@@ -118,57 +119,6 @@ class Programmes implements ProjectHolder {
         records.insert(entity);
     }
 
-    /** @param codes and draws of those that are in the programme already; those of this one are added */
-    private Member member(String at, PartWords words, Set<String> codes, Set<String> draws) {
-        rights.demand(words.project(), Act.EDIT);
-        ProjectEntity project = projects.findById(words.project())
-                .filter(one -> one.shelf() != Shelf.DELETED && one.scenarioOf().isEmpty())
-                .orElseThrow(() -> refused(at + "/project", "there is no such project"));
-        if (project.isProgramme()) {
-            throw refused(
-                    at + "/project", project.name() + " is a programme itself; take its projects in, each by itself");
-        }
-        Plan plan = drawingApart(words.project(), draws);
-        String code = words.code() == null || words.code().isBlank()
-                ? codeOf(project.name(), codes)
-                : words.code().strip();
-        codes.add(code);
-        Optional<ExchangeRate> rate =
-                Optional.ofNullable(words.worth()).map(worth -> new ExchangeRate(worth, words.worthOn()));
-        return new Member(code, plan, rate);
-    }
-
-    /** The project's plan, which draws as none of the others does; where it would, it is given something of its own. */
-    private Plan drawingApart(UUID id, Set<String> draws) {
-        Plan plan = plans.find(id).plan();
-        if (draws.add(plan.project().draws())) {
-            return plan;
-        }
-        String own = draws.contains(plan.project().id() + "/")
-                ? id + "/"
-                : plan.project().id() + "/";
-        draws.add(own);
-        edits.note(
-                new Editor(id, SYSTEM, Optional.empty()),
-                before -> new Edit.Outcome(
-                        before.withProject(before.project().withDraws(own)),
-                        "Random numbers of its own, as part of a programme"));
-        return plans.find(id).plan();
-    }
-
-    /** The first letters of the words of a name. */
-    private static String codeOf(String name, Set<String> taken) {
-        String letters = name.toUpperCase(Locale.ROOT)
-                .replaceAll("[^A-Z0-9 ]", "")
-                .replaceAll("\\b([A-Z0-9])[A-Z0-9]*\\s*", "$1");
-        String code = letters.isEmpty() ? "P" : letters.substring(0, Math.min(3, letters.length()));
-        String free = code;
-        for (int n = 2; taken.contains(free); n++) {
-            free = code + n;
-        }
-        return free;
-    }
-
     /** Takes one more project in. */
     void add(UUID programme, PartWords words) {
         change(programme, () -> {
@@ -183,7 +133,7 @@ class Programmes implements ProjectHolder {
             Set<String> draws = there.stream()
                     .map(one -> plans.find(one.projectId()).plan().project().draws())
                     .collect(Collectors.toCollection(HashSet::new));
-            Member member = member("", words, new HashSet<>(codes), draws);
+            Member member = admission.member("", words, new HashSet<>(codes), draws);
             insert(programme, words, member, records.end("ProgrammeMemberEntity", programme));
         });
     }

@@ -76,7 +76,9 @@ class TieWorths {
         }
         Programme made = programmes.programme(programme);
         Known before = known.get(programme);
-        if (before != null && before.revision() == plan.revision() && before.ties().equals(made.ties())) {
+        if (before != null
+                && before.revision() == plan.revision()
+                && before.ties().equals(made.ties())) {
             return before.worths();
         }
         Assembled whole = Assembled.lenient(made);

@@ -1,29 +1,18 @@
 package app.tychon.server.runs;
 
-import app.tychon.core.calendar.Instants;
-import app.tychon.core.model.InvalidPlanException;
-import app.tychon.core.simulation.RunNeeds;
-import app.tychon.core.simulation.Simulation;
-import app.tychon.core.simulation.engine.CompiledPlan;
-import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
-import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.fellows.Fellows;
 import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
-import app.tychon.server.pool.Urgency;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -43,19 +32,12 @@ class RunService {
     private static final String GO_ON = "resume";
     private static final int SECONDS_TO_STORE = 30;
 
-    private static final String NOT_KEPT = "The run could not be simulated or stored; nothing of it was kept.";
-    private static final String NOT_BELIEVABLE =
-            "Some futures finish after the year 9999, or cost more than can be counted: a range or a risk is far too wide.";
-    private static final double LAST_DATE = Instants.of(LocalDateTime.of(9999, 1, 1, 0, 0));
     private static final Duration LEFT_BEHIND = Duration.ofMinutes(1);
 
     private final PlanStore plans;
     private final RunArchive archive;
-    private final ProjectEvents events;
-    private final EnginePool pool;
-    private final Machines machines;
     private final Fellows fellows;
-    private final Storing storing;
+    private final RunWork runs;
     private final RunQueue queue = new RunQueue();
     private final RunRoom room = new RunRoom(queue);
     private final Map<UUID, ActiveRun> active = new ConcurrentHashMap<>();
@@ -81,7 +63,6 @@ class RunService {
             Machines machines,
             Fellows fellows,
             Duration breath) {
-        this.pool = pool;
         this.fellows = fellows;
         fellows.hear(
                 "run",
@@ -89,11 +70,9 @@ class RunService {
                         UUID.fromString(told.get("run").asText()),
                         told.get("act").asText()));
         fellows.whenGone(this::takeOver);
-        this.machines = machines;
         this.plans = plans;
         this.archive = archive;
-        this.events = events;
-        storing = new Storing(breath, () -> closing);
+        runs = new RunWork(archive, events, pool, machines, new Storing(breath, () -> closing), () -> closing);
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -125,95 +104,10 @@ class RunService {
     }
 
     private RunView work(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn, String person) {
-        ActiveRun watched = watched(run, plan, settings, drawn);
+        ActiveRun watched = runs.watched(run, plan, settings, drawn);
         active.put(run.id(), watched);
-        queue.add(run.projectId(), () -> simulate(run, plan, settings, watched));
+        queue.add(run.projectId(), () -> runs.simulate(run, plan, settings, watched, () -> active.remove(run.id())));
         return run.view(person, null);
-    }
-
-    private ActiveRun watched(RunEntity run, LoadedPlan plan, RunSettings settings, boolean drawn) {
-        double certainty = settings.until().map(Steadiness::certainty).orElse(Steadiness.USUAL_CERTAINTY);
-        Sighting sighting = drawn ? Sighting.of(plan, run.level(), certainty) : Sighting.NONE;
-        return new ActiveRun(
-                settings.iterations(),
-                sighting,
-                progress -> publish(run.projectId(), run, progress),
-                pool::standAside,
-                () -> machines.at(run.id()));
-    }
-
-    private void publish(UUID project, RunEntity run, RunView.Progress progress) {
-        events.publish(project, "run", run.view().withProgress(progress));
-    }
-
-    private void simulate(RunEntity run, LoadedPlan plan, RunSettings settings, ActiveRun watched) {
-        UUID id = run.id();
-        try {
-            watched.begin();
-            RunResult result = pool.await(
-                    Urgency.RECORDED,
-                    run.projectId(),
-                    RunNeeds.of(plan.plan(), settings).bytes(),
-                    turns -> Simulation.run(
-                            CompiledPlan.of(plan.network(), plan.schedule()),
-                            settings,
-                            pool.watched(turns, watched),
-                            machines.helpers(
-                                    id, new Machines.Work(run.projectId(), "run " + run.number()), watched::isHeld)));
-            if (!isBelievable(result)) {
-                end(id, RunState.FAILED, NOT_BELIEVABLE);
-                return;
-            }
-            PackedRun packed = PackedRun.of(id, plan.plan(), result, run.level() / 100.0);
-            RunState how = how(result, watched);
-            storing.store(() -> archive.finish(id, packed, how));
-        } catch (CancellationException e) {
-            if (closing) {
-                end(id, RunState.INTERRUPTED, "The server was stopped before this began.");
-            } else {
-                end(id, RunState.FAILED, "Stopped before anything was simulated.");
-            }
-        } catch (InvalidPlanException e) {
-            end(
-                    id,
-                    RunState.FAILED,
-                    "The plan cannot be simulated: " + e.problems().get(0).message());
-        } catch (RuntimeException | OutOfMemoryError e) {
-            LOG.error("Run {} failed", id, e);
-            end(id, RunState.FAILED, NOT_KEPT);
-        } finally {
-            active.remove(id);
-            announceEnd(run);
-        }
-    }
-
-    /** Whether every date and amount of it can be told and kept. */
-    private static boolean isBelievable(RunResult result) {
-        return Arrays.stream(result.finish()).allMatch(finish -> finish < LAST_DATE)
-                && Arrays.stream(result.cost().totals()).allMatch(Double::isFinite);
-    }
-
-    private RunState how(RunResult result, ActiveRun watched) {
-        if (!watched.isStopped() || result.iterations() == result.settings().iterations()) {
-            return RunState.DONE;
-        }
-        return closing ? RunState.INTERRUPTED : RunState.STOPPED;
-    }
-
-    private void end(UUID id, RunState how, String why) {
-        try {
-            storing.store(() -> archive.end(id, how, why));
-        } catch (RuntimeException e) {
-            LOG.error("The end of run {} could not be stored", id, e);
-        }
-    }
-
-    private void announceEnd(RunEntity run) {
-        try {
-            events.publish(run.projectId(), "run", archive.view(run.id()));
-        } catch (RuntimeException e) {
-            LOG.error("The end of run {} could not be told", run.id(), e);
-        }
     }
 
     /** Asks a run to stop; what it has simulated is kept. Does nothing when it has ended already. */
@@ -278,7 +172,7 @@ class RunService {
         RunEntity run = begun.run();
         RunSettings settings = run.settings(Runtime.getRuntime().availableProcessors());
         room.check(run.projectId(), begun.plan(), settings);
-        ActiveRun mine = watched(run, begun.plan(), settings, true);
+        ActiveRun mine = runs.watched(run, begun.plan(), settings, true);
         // Known to be at work before it is said to be, so that nobody finds it left behind in between.
         ActiveRun other = active.putIfAbsent(id, mine);
         if (other != null) {
@@ -290,7 +184,7 @@ class RunService {
             active.remove(id, mine);
             throw e;
         }
-        queue.add(run.projectId(), () -> simulate(run, begun.plan(), settings, mine));
+        queue.add(run.projectId(), () -> runs.simulate(run, begun.plan(), settings, mine, () -> active.remove(id)));
         return view(id);
     }
 
@@ -313,7 +207,7 @@ class RunService {
         if (running
                 && stored.startedAt().isBefore(Instant.now().minus(LEFT_BEHIND))
                 && !archive.isElsewhere(stored.id())) {
-            archive.end(stored.id(), RunState.INTERRUPTED, NOT_KEPT);
+            archive.end(stored.id(), RunState.INTERRUPTED, RunWork.NOT_KEPT);
             return archive.view(stored.id());
         }
         return stored;

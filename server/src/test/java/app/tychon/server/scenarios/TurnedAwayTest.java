@@ -7,9 +7,13 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import app.tychon.core.model.Scenario;
+import app.tychon.core.simulation.engine.Helpers;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.exchange.ProjectFileReader;
+import app.tychon.machines.Crew;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.live.Outlook;
 import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
@@ -21,6 +25,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -97,6 +103,32 @@ class TurnedAwayTest {
                 .allMatch(slot -> slot.refusal().isEmpty());
         busy.set(false);
         assertThat(asked(board).values()).allMatch(Slot::isRefined);
+    }
+
+    /** What each question that takes long offers to other machines. */
+    private static Machines offering(List<Task> tasks) {
+        Crew crew = mock(Crew.class);
+        when(crew.helpers(any(), any())).thenReturn((task, blocks) -> {
+            tasks.add(task);
+            return Helpers.NO_HELP;
+        });
+        return new Machines(Optional.of(crew));
+    }
+
+    @Test
+    void scenariosAndWhatToFundAreOfferedToOtherMachines() {
+        turnAway(0);
+        List<Task> scenarios = new ArrayList<>();
+        asked(new Board(plans, mock(ProjectEvents.class), pool, offering(scenarios)));
+        assertThat(scenarios)
+                .allMatch(task -> task.wanted() == Task.Wanted.OUTCOMES)
+                .extracting(task -> task.settings().iterations())
+                .contains(Outlook.REFINED);
+        List<Task> sets = new ArrayList<>();
+        new FundJobs(plans, pool, offering(sets)).now(PROJECT, FundJobs.question("finish", 80, Set.of()));
+        assertThat(sets)
+                .anyMatch(task -> task.wanted() == Task.Wanted.DIFFERENCES
+                        && !task.asked().isEmpty());
     }
 
     @Test
