@@ -1,11 +1,7 @@
 package app.tychon.server.live;
 
 import app.tychon.core.simulation.RunNeeds;
-import app.tychon.core.simulation.Simulation;
-import app.tychon.core.simulation.engine.CompiledPlan;
-import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunMonitor;
-import app.tychon.server.database.Ids;
 import app.tychon.server.events.ProjectEvents;
 import app.tychon.server.live.LiveView.State;
 import app.tychon.server.memory.Recent;
@@ -17,7 +13,7 @@ import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
 import app.tychon.server.problems.BusyException;
 import jakarta.annotation.PreDestroy;
-import java.util.Collections;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -28,6 +24,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -43,10 +40,11 @@ public class LiveOdds {
 
     private static final int REFINED = Outlook.REFINED;
     private static final int MOST_KEPT = 50;
-    /** Simulations kept whole; of a large plan one may take 100 MB. */
-    private static final int MOST_RUNS = 6;
+    /** How long odds that another server works out are waited for; from the first to the refined ones, so many times. */
+    private static final Duration GRACE = Duration.ofSeconds(2);
 
-    private static final long MOST_BYTES = Recent.shareOfMemory(0.15);
+    private static final int TIMES = 20;
+
     /** The answer to an edit goes out before its odds take the processor. */
     private static final int BREATH_MS = 60;
 
@@ -55,6 +53,8 @@ public class LiveOdds {
     private final PlanStore plans;
     private final ProjectEvents events;
     private final EnginePool pool;
+    private final FellowOdds fellows;
+    private final Duration grace;
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "live-odds");
         thread.setDaemon(true);
@@ -64,16 +64,21 @@ public class LiveOdds {
     /** The newest revision that is wanted of each project. */
     private final Map<UUID, Long> wanted = new ConcurrentHashMap<>();
 
-    /** The last simulations, to be read like recorded runs while they are the newest. */
-    private final Map<UUID, LiveRun> runs = new Recent<>(MOST_RUNS, MOST_BYTES, LiveRun::bytes);
-    /** The last compiled version of each project, from which the next is made. */
-    private final Map<UUID, CompiledPlan> compiled = Collections.synchronizedMap(new Recent<>(
-            MOST_RUNS, MOST_BYTES, plan -> RunNeeds.ofPlan(plan.network().plan())));
+    private final LiveRuns runs = new LiveRuns(Recent.shareOfMemory(0.15));
 
-    LiveOdds(PlanStore plans, ProjectEvents events, EnginePool pool) {
+    @Autowired
+    LiveOdds(PlanStore plans, ProjectEvents events, EnginePool pool, FellowOdds fellows) {
+        this(plans, events, pool, fellows, GRACE);
+    }
+
+    /** @param grace how long odds that another server works out are waited for */
+    LiveOdds(PlanStore plans, ProjectEvents events, EnginePool pool, FellowOdds fellows, Duration grace) {
         this.plans = plans;
         this.events = events;
         this.pool = pool;
+        this.fellows = fellows;
+        this.grace = grace;
+        fellows.hear(this::heard);
     }
 
     /** What is known now; where that is not of the newest plan, the newest is begun. */
@@ -81,7 +86,7 @@ public class LiveOdds {
         LoadedPlan plan = plans.find(project);
         LiveView view = known.get(project);
         if (view != null && view.revision() == plan.revision()) {
-            if (view.run() == null || run(view.run()).isPresent()) {
+            if (view.run() == null || runs.isKnown(view.run())) {
                 return view;
             }
             // Other projects were simulated since: worked out anew, to the same numbers.
@@ -104,19 +109,26 @@ public class LiveOdds {
                 null);
     }
 
-    /** What live odds were worked out from; nothing where newer ones have taken their place. */
+    /**
+     * What live odds were worked out from; nothing where newer ones have taken their place. What another server has worked out is
+     * simulated here first.
+     */
     public Optional<LiveRun> run(UUID id) {
-        synchronized (runs) {
-            return Optional.ofNullable(runs.get(id));
-        }
+        return runs.find(id, told -> {
+            LoadedPlan plan = plans.find(told.project());
+            return plan.revision() == told.revision()
+                    ? Optional.of(pool.await(
+                            Urgency.AWAITED,
+                            told.project(),
+                            bytes(plan, REFINED),
+                            monitor -> runs.simulate(told.project(), plan, monitor)))
+                    : Optional.empty();
+        });
     }
 
-    private UUID keep(LiveRun run) {
-        UUID id = Ids.next();
-        synchronized (runs) {
-            runs.put(id, run);
-        }
-        return id;
+    /** Whose simulation it is. */
+    public Optional<UUID> projectOf(UUID run) {
+        return runs.projectOf(run);
     }
 
     /** The short simulation of the plan as it is: the one that is known, or a new one that the caller waits for. */
@@ -129,23 +141,11 @@ public class LiveOdds {
                         Urgency.AWAITED,
                         project,
                         bytes(plan, FIRST),
-                        monitor -> Outlook.of(compile(project, plan), FIRST, monitor));
+                        monitor -> Outlook.of(runs.compile(project, plan), FIRST, monitor));
     }
 
     private static long bytes(LoadedPlan plan, int iterations) {
         return RunNeeds.of(plan.plan(), Outlook.settings(iterations)).bytes();
-    }
-
-    private CompiledPlan compile(UUID project, LoadedPlan plan) {
-        CompiledPlan before = compiled.get(project);
-        if (before != null && before.network() == plan.network()) {
-            return before;
-        }
-        CompiledPlan now = before == null
-                ? CompiledPlan.of(plan.network(), plan.schedule())
-                : before.next(plan.network(), plan.schedule());
-        compiled.put(project, now);
-        return now;
     }
 
     /** Only of projects that somebody has asked for; the others are worked out when they are. */
@@ -161,8 +161,41 @@ public class LiveOdds {
 
     @EventListener
     void planChanged(PlanChangedElsewhere change) {
-        if (wanted.containsKey(change.project())) {
-            now(change.project());
+        UUID project = change.project();
+        if (wanted.containsKey(project)) {
+            LoadedPlan plan = plans.find(project);
+            wanted.merge(project, plan.revision(), Math::max);
+            await(project, plan, TIMES);
+        }
+    }
+
+    /** Where it was edited its odds are worked out; where that server says nothing in time, they are here. */
+    private void await(UUID project, LoadedPlan plan, int times) {
+        clock.schedule(() -> look(project, plan, times), grace.toMillis(), TimeUnit.MILLISECONDS);
+    }
+
+    private void look(UUID project, LoadedPlan plan, int times) {
+        LiveView view = known.get(project);
+        boolean told = view != null && view.revision() >= plan.revision();
+        if (isOld(project, plan.revision()) || told && view.state() != State.LIVE) {
+            return;
+        }
+        if (told && times > 0) {
+            await(project, plan, times - 1);
+        } else {
+            begin(project, plan);
+        }
+    }
+
+    private void heard(UUID project, LiveView view) {
+        if (wanted.containsKey(project) && !isOld(project, view.revision())) {
+            // What is worked out here of an older plan stops.
+            wanted.merge(project, view.revision(), Math::max);
+            if (view.run() != null && !runs.isKnown(view.run())) {
+                runs.told(view.run(), project, view.runRevision());
+            }
+            known.put(project, view);
+            events.publishHere(project, "odds", view);
         }
     }
 
@@ -222,7 +255,7 @@ public class LiveOdds {
     }
 
     private void tellFirst(UUID project, LoadedPlan plan, RunMonitor monitor) {
-        Outlook first = Outlook.of(compile(project, plan), FIRST, monitor);
+        Outlook first = Outlook.of(runs.compile(project, plan), FIRST, monitor);
         LiveView before = known.get(project);
         tell(
                 project,
@@ -249,15 +282,11 @@ public class LiveOdds {
     }
 
     private void refine(UUID project, LoadedPlan plan, RunMonitor monitor) {
-        CompiledPlan ready = compile(project, plan);
-        RunResult result = Simulation.run(ready, Outlook.settings(REFINED), monitor);
-        if (result.iterations() < REFINED) {
-            throw new CancellationException("a newer plan is there");
-        }
-        Outlook refined = Outlook.of(ready, result);
+        LiveRun whole = runs.simulate(project, plan, monitor);
+        Outlook refined = Outlook.of(whole.plan(), whole.result());
         LiveView before = known.get(project);
         Outlook first = before == null || before.revision() != plan.revision() ? null : before.first();
-        UUID run = keep(new LiveRun(project, plan.revision(), ready, result));
+        UUID run = runs.keep(whole);
         tell(project, new LiveView(plan.revision(), State.REFINED, run, plan.revision(), refined, first, null));
     }
 
@@ -265,6 +294,7 @@ public class LiveOdds {
         if (!isOld(project, view.revision())) {
             known.put(project, view);
             events.publishHere(project, "odds", view);
+            fellows.tell(project, view);
         }
     }
 

@@ -72,7 +72,7 @@ public class Simulations implements ProjectOfRun {
 
     @Override
     public Optional<UUID> of(UUID run) {
-        return live.run(run).map(LiveRun::project).or(() -> archive.projectOf(run));
+        return live.projectOf(run).or(() -> archive.projectOf(run));
     }
 
     /**

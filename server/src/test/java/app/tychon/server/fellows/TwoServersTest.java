@@ -26,13 +26,17 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Two servers on one database: what is done at one is seen at the other, and what one leaves the other takes over. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class TwoServersTest {
     private static final Duration PATIENCE = Duration.ofSeconds(60);
     private static final HttpClient HTTP = HttpClient.newHttpClient();
@@ -167,6 +171,31 @@ class TwoServersTest {
                 .isEqualTo("And back");
     }
 
+    private static JsonNode odds(Server server, String project) {
+        return await().atMost(PATIENCE)
+                .until(
+                        () -> server.read("/api/projects/" + project + "/odds"),
+                        view -> view.get("state").asText().equals("refined"));
+    }
+
+    /** One server simulates for the windows of both; more of what it simulated can be read at the other. */
+    @Test
+    void oddsAreWorkedOutWhereThePlanWasEditedAndToldToTheOther() throws IOException {
+        String project = bringIn();
+        odds(one, project);
+        odds(other, project);
+        Queue<String> there = other.listen(project, "w-odds");
+        String row = one.read("/api/projects/" + project + "/plan")
+                .at("/activities/3/id")
+                .asText();
+        one.send("PATCH", "/api/projects/" + project + "/rows", "[{\"id\":\"" + row + "\",\"duration\":\"77d\"}]");
+        heard(there, "\"revision\":2", "\"state\":\"refined\"");
+        String key = odds(other, project).get("run").asText();
+        assertThat(key).isEqualTo(odds(one, project).get("run").asText());
+        String dates = "/api/runs/" + key + "/dates?levels=80";
+        assertThat(other.read(dates)).isEqualTo(one.read(dates));
+    }
+
     /** Until it has simulated something, so that there is something to keep of it. */
     private static void awaitFutures(Server server, String run) {
         await().atMost(PATIENCE)
@@ -180,7 +209,9 @@ class TwoServersTest {
                         other.read("/api/runs/" + run).get("state").asText().equals(state));
     }
 
+    /** The last: afterwards one is gone for the other. */
     @Test
+    @Order(Integer.MAX_VALUE)
     void aRunIsHeldFromTheOtherServerAndGoesOnThereWhenItsOwnIsGone() throws IOException {
         String project = bringIn();
         String run = one.send("POST", "/api/projects/" + project + "/runs", "{\"iterations\":1000000,\"seed\":5}")

@@ -3,6 +3,7 @@ package app.tychon.server.live;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.after;
 import static org.mockito.Mockito.atLeastOnce;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
@@ -16,13 +17,22 @@ import app.tychon.core.schedule.Network;
 import app.tychon.core.statistics.Sample;
 import app.tychon.server.Demo;
 import app.tychon.server.events.ProjectEvents;
+import app.tychon.server.fellows.Fellows;
 import app.tychon.server.live.LiveView.State;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanChangedElsewhere;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.function.BiConsumer;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -31,12 +41,20 @@ import org.mockito.ArgumentMatchers;
 
 class LiveOddsTest {
     private static final int PATIENCE_MS = 30_000;
+    private static final int GRACE_MS = 300;
     private static final UUID PROJECT = UUID.randomUUID();
 
     private final PlanStore plans = mock(PlanStore.class);
     private final ProjectEvents events = mock(ProjectEvents.class);
     private final EnginePool pool = new EnginePool(2, Long.MAX_VALUE);
-    private final LiveOdds live = new LiveOdds(plans, events, pool);
+    private final Fellows fellows = mock(Fellows.class);
+    private final ArgumentCaptor<BiConsumer<String, JsonNode>> ear = ArgumentCaptor.captor();
+    private final ObjectMapper json = JsonMapper.builder()
+            .findAndAddModules()
+            .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
+            .build();
+    private final LiveOdds live =
+            new LiveOdds(plans, events, pool, new FellowOdds(fellows, json), Duration.ofMillis(GRACE_MS));
     private final Plan demo = Demo.plan();
 
     @BeforeEach
@@ -91,6 +109,61 @@ class LiveOddsTest {
         assertThat(told).filteredOn(view -> view.revision() > 1).hasSizeLessThan(30);
         assertThat(told.get(told.size() - 1).revision()).isEqualTo(30);
         assertThat(told).extracting(LiveView::revision).isSorted();
+    }
+
+    /** Odds as another server tells them. */
+    private void hear(LiveView view) {
+        verify(fellows).hear(eq("odds"), ear.capture());
+        ear.getValue().accept("other", json.valueToTree(Map.of("project", PROJECT, "view", view)));
+    }
+
+    @Test
+    void whatIsWorkedOutHereIsToldToOtherServers() {
+        live.now(PROJECT);
+        told(State.REFINED, 1);
+        verify(fellows, timeout(PATIENCE_MS).times(2)).tell(eq("odds"), any());
+    }
+
+    @Test
+    void oddsThatAnotherServerWorksOutAreNotWorkedOutHereAndCanBeReadAllTheSame() {
+        live.now(PROJECT);
+        LiveView own = told(State.REFINED, 1).get(1);
+        stands(2, demo);
+        live.planChanged(new PlanChangedElsewhere(PROJECT));
+        UUID theirs = UUID.randomUUID();
+        LiveView told = new LiveView(2, State.REFINED, theirs, 2L, own.outlook(), own.first(), null);
+        hear(told);
+        verify(events).publishHere(PROJECT, "odds", told);
+        assertThat(live.now(PROJECT)).isEqualTo(told);
+        assertThat(live.projectOf(theirs)).contains(PROJECT);
+        // Past the time after which it would be worked out here.
+        verify(events, after(3 * GRACE_MS).times(3)).publishHere(eq(PROJECT), eq("odds"), any());
+        // Whoever reads more of it has it simulated here, to the same numbers.
+        LiveRun run = live.run(theirs).orElseThrow();
+        assertThat(run.result().finish())
+                .isEqualTo(live.run(own.run()).orElseThrow().result().finish());
+        assertThat(live.run(theirs)).containsSame(run);
+    }
+
+    @Test
+    void whereTheOtherServerSaysNothingTheyAreWorkedOutHere() {
+        live.now(PROJECT);
+        told(State.REFINED, 1);
+        stands(2, demo);
+        live.planChanged(new PlanChangedElsewhere(PROJECT));
+        told(State.REFINED, 2);
+    }
+
+    @Test
+    void whatIsToldOfAnOlderPlanIsNotShown() {
+        live.now(PROJECT);
+        LiveView own = told(State.REFINED, 1).get(1);
+        live.planChanged(new PlanChanged(PROJECT, stands(2, demo), true, false));
+        told(State.REFINED, 2);
+        LiveView old = new LiveView(1, State.REFINED, UUID.randomUUID(), 1L, own.outlook(), null, null);
+        hear(old);
+        verify(events, never()).publishHere(PROJECT, "odds", old);
+        assertThat(live.now(PROJECT).revision()).isEqualTo(2);
     }
 
     @Test
