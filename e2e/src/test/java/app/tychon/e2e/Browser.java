@@ -26,7 +26,7 @@ import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Headless Chromium, driven in the words of the interface. Every look waits until there is what it looks for. */
-final class Browser implements AutoCloseable {
+public final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(100);
@@ -51,7 +51,7 @@ final class Browser implements AutoCloseable {
     }
 
     /** @param downloads the folder that files are put into which pages hand over */
-    Browser(Path downloads) {
+    public Browser(Path downloads) {
         this.downloads = downloads;
         driver = Chromium.start(downloads);
     }
@@ -78,7 +78,7 @@ final class Browser implements AutoCloseable {
                 Map.of("origin", server, "permissions", List.of("clipboardReadWrite", "clipboardSanitizedWrite")));
     }
 
-    void open(String address) {
+    public void open(String address) {
         driver.get(address);
     }
 
@@ -122,7 +122,7 @@ final class Browser implements AutoCloseable {
     }
 
     /** Waits until an element says something. */
-    String read(String selector, String expected) {
+    public String read(String selector, String expected) {
         return until(() -> {
             String text = said(selector);
             return text.contains(expected) ? text : null;
@@ -174,7 +174,7 @@ final class Browser implements AutoCloseable {
     }
 
     /** Selects a cell of a grid by row and column. Where rows change places just then, another is hit; so it is looked at. */
-    void select(String row, String column) {
+    public void select(String row, String column) {
         until(() -> {
             driver.findElement(By.cssSelector(cell(row, column))).click();
             return driver.findElements(By.cssSelector(cell(row, column) + ".active"))
@@ -184,12 +184,12 @@ final class Browser implements AutoCloseable {
         });
     }
 
-    static String cell(String row, String column) {
+    public static String cell(String row, String column) {
         return "[data-row='" + row + "'] [data-column='" + column + "']";
     }
 
     /** Types into whatever has the focus, as a person would. */
-    void type(CharSequence... keys) {
+    public void type(CharSequence... keys) {
         // What has the focus may be drawn anew just then; nothing was typed into what is gone.
         until(() -> {
             driver.switchTo().activeElement().sendKeys(keys);

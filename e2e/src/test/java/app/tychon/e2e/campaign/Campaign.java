@@ -45,6 +45,12 @@ public final class Campaign {
                 new ServerKills(jar, demo).run(rounds),
                 begun);
         begun = Instant.now();
+        line(
+                "kills of one of two servers behind one address, while somebody edits in a browser, another by requests, and a run works",
+                Integer.toString(rounds),
+                new FellowKills(jar, demo).run(rounds),
+                begun);
+        begun = Instant.now();
         TwoEditors.Outcome both = new TwoEditors(victim(jar, demo)).run(Duration.ofMinutes(minutes));
         line(
                 "two editors on one field: " + both.kept() + " edits kept, " + both.told()

@@ -16,7 +16,6 @@ import java.util.SplittableRandom;
  * workers come back by themselves, and the numbers are those of a run that nobody disturbed.
  */
 final class ServerKills {
-    private static final String RUN = "{\"iterations\":150000,\"seed\":7}";
     private static final Duration PATIENCE = Duration.ofMinutes(3);
 
     private final Path jar;
@@ -37,20 +36,20 @@ final class ServerKills {
             workers.join("one");
             workers.join("two");
             String project = victim.bringIn();
-            String expected = numbers(victim, ended(victim, begun(victim, project)));
+            String expected = Runs.numbers(victim, Runs.ended(victim, Runs.begun(victim, project)));
             SplittableRandom random = new SplittableRandom(Campaign.SEED);
             int helped = 0;
             for (int round = 1; round <= kills; round++) {
                 awaitHelpers(victim);
-                String run = begun(victim, project);
+                String run = Runs.begun(victim, project);
                 Victim.pause(Duration.ofMillis(300 + random.nextInt(3_000)));
                 helped += victim.awaited("/api/machines").contains("\"work\":[{") ? 1 : 0;
                 victim.kill();
                 victim.start();
-                if (state(victim, run).equals("interrupted")) {
+                if (Runs.state(victim, run).equals("interrupted")) {
                     victim.send("POST", "/api/runs/" + run + "/resume", "");
                 }
-                if (!numbers(victim, ended(victim, run)).equals(expected)) {
+                if (!Runs.numbers(victim, Runs.ended(victim, run)).equals(expected)) {
                     faults.add("kill " + round + ": other numbers came out");
                 }
             }
@@ -60,41 +59,6 @@ final class ServerKills {
             victim.stop();
         }
         return faults;
-    }
-
-    private static String begun(Victim victim, String project) throws IOException {
-        String answer =
-                victim.send("POST", "/api/projects/" + project + "/runs", RUN).body();
-        JsonNode run = Victim.JSON.readTree(answer);
-        if (!run.has("id")) {
-            throw new IOException("no run was begun: " + answer);
-        }
-        return run.get("id").asText();
-    }
-
-    private static String state(Victim victim, String run) throws IOException {
-        return Victim.JSON
-                .readTree(victim.awaited("/api/runs/" + run))
-                .get("state")
-                .asText();
-    }
-
-    /** Waits until a run is through. */
-    private static String ended(Victim victim, String run) throws IOException {
-        Instant until = Instant.now().plus(PATIENCE);
-        while (!state(victim, run).equals("done")) {
-            if (Instant.now().isAfter(until)) {
-                throw new IOException("run " + run + " does not end; it is " + state(victim, run));
-            }
-            Victim.pause(Duration.ofMillis(200));
-        }
-        return run;
-    }
-
-    private static String numbers(Victim victim, String run) throws IOException {
-        return victim.awaited("/api/runs/" + run + "/dates?levels=1,10,50,80,99")
-                + victim.awaited("/api/runs/" + run + "/amounts?levels=1,10,50,80,99")
-                + victim.awaited("/api/runs/" + run + "/drivers/criticality");
     }
 
     private static void awaitHelpers(Victim victim) throws IOException {

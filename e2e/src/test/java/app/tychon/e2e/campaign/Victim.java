@@ -15,11 +15,15 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** A server on data of its own, to which bad things happen. */
 final class Victim {
     static final ObjectMapper JSON = new ObjectMapper();
     private static final Duration PATIENCE = Duration.ofSeconds(120);
+
+    private static final Pattern ENTRANCE = Pattern.compile("/enter/[\\w-]+");
 
     private final Path jar;
     private final Path data;
@@ -35,12 +39,20 @@ final class Victim {
      * @param environment what is to be set besides
      */
     Victim(Path jar, Path data, Path demo, Map<String, String> environment) throws IOException {
+        this(jar, data, demo, environment, freePort());
+    }
+
+    private Victim(Path jar, Path data, Path demo, Map<String, String> environment, int port) {
         this.jar = jar;
         this.data = data;
         this.demo = demo;
         this.environment = environment;
+        this.port = port;
+    }
+
+    private static int freePort() throws IOException {
         try (ServerSocket socket = new ServerSocket(0)) {
-            port = socket.getLocalPort();
+            return socket.getLocalPort();
         }
     }
 
@@ -56,6 +68,25 @@ final class Victim {
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(new File(log())))
                 .start();
         awaited("/api/projects");
+    }
+
+    int port() {
+        return port;
+    }
+
+    /** The same server, reached at another address. */
+    Victim through(int front) {
+        return new Victim(jar, data, demo, environment, front);
+    }
+
+    /** The way in for a browser that it has told last. */
+    String entrance() throws IOException {
+        Matcher told = ENTRANCE.matcher(Files.readString(Path.of(log())));
+        String last = null;
+        while (told.find()) {
+            last = told.group();
+        }
+        return last;
     }
 
     String log() {

@@ -128,8 +128,10 @@ public final class Launch {
             String hosts = settings.url()
                     .map(url -> settings.hosts().isEmpty() ? url.getHost() : settings.hosts() + "," + url.getHost())
                     .orElse(settings.hosts());
-            // Browsers keep cookies by name and machine, whatever the port.
-            String cookie = settings.overTls() ? "__Host-tychon" : "tychon-" + port;
+            // Browsers keep cookies by name and machine, whatever the port; behind one address all servers have one
+            // name.
+            int opened = settings.url().map(URI::getPort).orElse(port);
+            String cookie = settings.overTls() ? "__Host-tychon" : "tychon-" + opened;
             return Map.of(
                     "tychon.secret",
                     secret,
