@@ -34,8 +34,8 @@ public final class Workers implements AutoCloseable {
         address = new Address(listen, freePort());
     }
 
-    /** Of two that are free. */
-    private static int freePort() throws IOException {
+    /** The first of two that are free, as a server needs them that others may join. */
+    public static int freePort() throws IOException {
         while (true) {
             try (ServerSocket one = new ServerSocket(0);
                     ServerSocket other = new ServerSocket(one.getLocalPort() + 1)) {

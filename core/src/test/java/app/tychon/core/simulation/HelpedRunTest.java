@@ -246,11 +246,9 @@ class HelpedRunTest {
         same(helped(settings, RunMonitor.NONE, (blocks, work) -> workOff(blocks, work, 2)), alone);
     }
 
-    @Test
-    void finishAndCostAloneAreHelpedWithToo() {
-        CompiledPlan plan = CompiledPlan.of(plan());
-        AtomicInteger kept = new AtomicInteger();
-        Helpers helper = (task, blocks) -> {
+    /** Works off what there is, two batches at a time. @param kept how many blocks it has given */
+    private static Helpers working(AtomicInteger kept) {
+        return (task, blocks) -> {
             Thread thread = new Thread(() -> {
                 RunBlocks work = RunBlocks.of(task);
                 for (Block block = blocks.take(2).orElse(null);
@@ -264,6 +262,13 @@ class HelpedRunTest {
             thread.start();
             return () -> joined(thread);
         };
+    }
+
+    @Test
+    void finishAndCostAloneAreHelpedWithToo() {
+        CompiledPlan plan = CompiledPlan.of(plan());
+        AtomicInteger kept = new AtomicInteger();
+        Helpers helper = working(kept);
         Outcomes helped = Simulation.outcomes(plan, SETTINGS, waitingFor(kept, 1), helper);
         Outcomes alone = Simulation.outcomes(plan, SETTINGS, RunMonitor.NONE);
         same(helped, alone);
@@ -278,20 +283,7 @@ class HelpedRunTest {
             asked.put("answered " + risk.id(), plan.variation().withRisk(risk.id(), RiskSetting.AFTER_RESPONSE));
         });
         AtomicInteger kept = new AtomicInteger();
-        Helpers helper = (task, blocks) -> {
-            Thread thread = new Thread(() -> {
-                RunBlocks work = RunBlocks.of(task);
-                for (Block block = blocks.take(2).orElse(null);
-                        block != null || kept.get() == 0;
-                        block = blocks.take(2).orElse(null)) {
-                    if (block != null && blocks.finish(block, work.work(block))) {
-                        kept.incrementAndGet();
-                    }
-                }
-            });
-            thread.start();
-            return () -> joined(thread);
-        };
+        Helpers helper = working(kept);
         List<Integer> early = new CopyOnWriteArrayList<>();
         Differences<String> helped = Differences.of(
                 plan, SETTINGS, asked, waitingFor(kept, 1), helper, some -> early.add(some.iterations()));

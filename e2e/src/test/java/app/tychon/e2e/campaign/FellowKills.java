@@ -1,15 +1,13 @@
 package app.tychon.e2e.campaign;
 
 import app.tychon.e2e.Browser;
+import app.tychon.e2e.Workers;
 import app.tychon.server.database.DatabaseAddress;
 import app.tychon.server.database.OwnDatabase;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -22,7 +20,6 @@ import org.openqa.selenium.Keys;
  * browser goes on at the other, no edit that was acknowledged is lost, and the run ends with the numbers that it has when nothing disturbs it.
  */
 final class FellowKills {
-    private static final Duration PATIENCE = Duration.ofMinutes(2);
     private static final String SECRET = "twenty letters and more";
 
     private final Path jar;
@@ -36,7 +33,7 @@ final class FellowKills {
     /** @return what went wrong, in sentences; none where all was well */
     List<String> run(int kills) throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory("tychon-fellow-kills");
-        int[] ports = {freePorts(), freePorts()};
+        int[] ports = {Workers.freePort(), Workers.freePort()};
         try (OwnDatabase database = OwnDatabase.start(folder.resolve("database"))) {
             try (Front front = new Front();
                     Browser browser = new Browser(Files.createDirectories(folder.resolve("downloads")))) {
@@ -73,18 +70,6 @@ final class FellowKills {
         return new Victim(jar, data, demo, environment);
     }
 
-    /** The first of two that are free. */
-    private static int freePorts() throws IOException {
-        while (true) {
-            try (ServerSocket one = new ServerSocket(0);
-                    ServerSocket next = new ServerSocket(one.getLocalPort() + 1)) {
-                return next.getLocalPort() - 1;
-            } catch (IOException | IllegalArgumentException taken) {
-                // Then others.
-            }
-        }
-    }
-
     private List<String> kills(int kills, Victim[] servers, Front front, Browser browser)
             throws IOException, InterruptedException {
         List<String> faults = new ArrayList<>();
@@ -96,7 +81,7 @@ final class FellowKills {
         int days = Editing.AT_FIRST;
         for (int round = 1; round <= kills; round++) {
             int killed = round % 2;
-            awaitBoth(servers[1 - killed]);
+            servers[1 - killed].awaitMachines("server", 2);
             front.prefer(killed);
             browser.open(front.address() + "/projects/" + project + "/plan");
             types(browser, 20 + round);
@@ -131,23 +116,5 @@ final class FellowKills {
         browser.select("S60", "days");
         browser.type(Integer.toString(days), Keys.ENTER);
         browser.read(Browser.cell("S60", "days"), Integer.toString(days));
-    }
-
-    private static void awaitBoth(Victim server) throws IOException {
-        Instant until = Instant.now().plus(PATIENCE);
-        while (true) {
-            int there = 0;
-            for (JsonNode machine :
-                    Victim.JSON.readTree(server.awaited("/api/machines")).get("machines")) {
-                there += machine.get("kind").asText().equals("server") ? 1 : 0;
-            }
-            if (there == 2) {
-                return;
-            }
-            if (Instant.now().isAfter(until)) {
-                throw new IOException("the servers do not find each other");
-            }
-            Victim.pause(Duration.ofMillis(200));
-        }
     }
 }

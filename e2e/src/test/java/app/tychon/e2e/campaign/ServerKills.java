@@ -1,12 +1,10 @@
 package app.tychon.e2e.campaign;
 
 import app.tychon.e2e.Workers;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -16,7 +14,6 @@ import java.util.SplittableRandom;
  * workers come back by themselves, and the numbers are those of a run that nobody disturbed.
  */
 final class ServerKills {
-    private static final Duration PATIENCE = Duration.ofMinutes(3);
 
     private final Path jar;
     private final Path demo;
@@ -40,7 +37,7 @@ final class ServerKills {
             SplittableRandom random = new SplittableRandom(Campaign.SEED);
             int helped = 0;
             for (int round = 1; round <= kills; round++) {
-                awaitHelpers(victim);
+                victim.awaitMachines("worker", 2);
                 String run = Runs.begun(victim, project);
                 Victim.pause(Duration.ofMillis(300 + random.nextInt(3_000)));
                 helped += victim.awaited("/api/machines").contains("\"work\":[{") ? 1 : 0;
@@ -59,23 +56,5 @@ final class ServerKills {
             victim.stop();
         }
         return faults;
-    }
-
-    private static void awaitHelpers(Victim victim) throws IOException {
-        Instant until = Instant.now().plus(PATIENCE);
-        while (true) {
-            int workers = 0;
-            for (JsonNode machine :
-                    Victim.JSON.readTree(victim.awaited("/api/machines")).get("machines")) {
-                workers += machine.get("kind").asText().equals("worker") ? 1 : 0;
-            }
-            if (workers == 2) {
-                return;
-            }
-            if (Instant.now().isAfter(until)) {
-                throw new IOException("the workers did not come back");
-            }
-            Victim.pause(Duration.ofMillis(200));
-        }
     }
 }

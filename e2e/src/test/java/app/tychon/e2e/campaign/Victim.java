@@ -150,6 +150,24 @@ final class Victim {
         }
     }
 
+    /** Waits until it sees so many machines of a kind. */
+    void awaitMachines(String kind, int many) throws IOException {
+        Instant until = Instant.now().plus(PATIENCE);
+        while (true) {
+            int there = 0;
+            for (JsonNode machine : JSON.readTree(awaited("/api/machines")).get("machines")) {
+                there += machine.get("kind").asText().equals(kind) ? 1 : 0;
+            }
+            if (there == many) {
+                return;
+            }
+            if (Instant.now().isAfter(until)) {
+                throw new IOException("there are " + there + " of " + many + " machines (" + kind + ")");
+            }
+            pause(Duration.ofMillis(200));
+        }
+    }
+
     static void pause(Duration time) {
         LockSupport.parkNanos(time.toNanos());
     }
