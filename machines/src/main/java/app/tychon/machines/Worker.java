@@ -1,15 +1,31 @@
 package app.tychon.machines;
 
 import java.nio.file.Path;
+import java.util.function.Supplier;
 import org.apache.ignite.Ignite;
+import org.apache.ignite.IgniteState;
 import org.apache.ignite.Ignition;
+import org.apache.ignite.IgnitionListener;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
-/** A machine that works off blocks of runs for a server. */
+/**
+ * A machine that works off blocks of runs for a server. The engine comes back by itself where the server was gone for a while;
+ * where it gives up, as it does when a server comes back that is slow to answer, the worker joins anew.
+ */
 public final class Worker implements AutoCloseable {
-    private final Ignite ignite;
+    private static final Logger LOG = LoggerFactory.getLogger(Worker.class);
+    private static final long AGAIN_MILLIS = 2_000;
 
-    private Worker(Ignite ignite) {
-        this.ignite = ignite;
+    private final Supplier<Ignite> joining;
+    private final IgnitionListener listener = this::changed;
+    private Ignite ignite;
+    private boolean closed;
+
+    private Worker(Supplier<Ignite> joining) {
+        this.joining = joining;
+        ignite = joining.get();
+        Ignition.addListener(listener);
     }
 
     /**
@@ -22,21 +38,78 @@ public final class Worker implements AutoCloseable {
      */
     public static Worker join(Address server, Secret secret, String machine, int threads, Path work) {
         WorkerRuns runs = new WorkerRuns(threads, Runtime.getRuntime().maxMemory());
-        return new Worker(Nodes.worker(machine, server, threads, runs, secret, work, Build.mark()));
+        return new Worker(() -> Nodes.worker(machine, server, threads, runs, secret, work, Build.mark()));
     }
 
     static WorkerRuns runsOf(Ignite ignite) {
         return ignite.<Membership>plugin(Membership.NAME).runs();
     }
 
+    private synchronized void changed(String name, IgniteState state) {
+        if (!closed && state != IgniteState.STARTED && ignite.name().equals(name)) {
+            Thread thread = new Thread(this::again, "worker-joins");
+            thread.setDaemon(true);
+            thread.start();
+        }
+    }
+
+    private void again() {
+        LOG.warn("The server is lost; joining anew.");
+        String why = "";
+        while (true) {
+            try {
+                Ignite joined = joining.get();
+                synchronized (this) {
+                    ignite = joined;
+                    if (closed) {
+                        Ignition.stop(joined.name(), true);
+                    }
+                }
+                return;
+            } catch (CannotJoin e) {
+                if (!why.equals(e.getMessage())) {
+                    why = e.getMessage();
+                    LOG.warn("{} It is tried again and again.", why);
+                }
+            }
+            try {
+                Thread.sleep(AGAIN_MILLIS);
+            } catch (InterruptedException e) {
+                return;
+            }
+            synchronized (this) {
+                if (closed) {
+                    return;
+                }
+            }
+        }
+    }
+
     /** Leaves as if it had died. */
     void kill() {
-        Ignition.stop(ignite.name(), true);
+        leave(true);
+    }
+
+    /** Its engine ends, as it does where it gives up. */
+    void lose() {
+        Ignition.stop(name(), true);
+    }
+
+    private synchronized String name() {
+        return ignite.name();
     }
 
     /** Finishes what it works at, and leaves. */
     @Override
     public void close() {
-        Ignition.stop(ignite.name(), false);
+        leave(false);
+    }
+
+    private void leave(boolean atOnce) {
+        synchronized (this) {
+            closed = true;
+        }
+        Ignition.removeListener(listener);
+        Ignition.stop(name(), atOnce);
     }
 }

@@ -225,6 +225,18 @@ class CrewTest {
     }
 
     @Test
+    void oneWhoseEngineHasGivenUpJoinsAnew() {
+        try (Worker one = worker("back")) {
+            String before = machine("back").id();
+            one.lose();
+            until(() -> crew.machines().stream()
+                    .anyMatch(machine ->
+                            machine.name().equals("back") && !machine.id().equals(before)));
+            same(run("R6", () -> machine("back").blocks() > 0));
+        }
+    }
+
+    @Test
     void oneThatJoinsInMidRunTakesWorkAtOnce() {
         AtomicReference<Worker> joined = new AtomicReference<>();
         same(run("R3", () -> {
