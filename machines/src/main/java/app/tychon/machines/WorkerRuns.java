@@ -61,8 +61,7 @@ final class WorkerRuns {
         Compiled compiled = plans.get(what.plan());
         Plan plan = compiled.plan().network().plan();
         Task task = what.task(compiled.plan());
-        // What is compared with is kept beside what is compared.
-        long each = RunNeeds.ofBlocks(plan) * (task.wanted() == Task.Wanted.DIFFERENCES ? 2 : 1);
+        long each = RunNeeds.ofBlocks(plan, task.wanted());
         int hands = (int) Math.max(1, Math.min(threads, (memory - compiled.bytes()) / each - 1));
         if (!runs.containsKey(what.run())) {
             long bytes = (hands + 1) * each;

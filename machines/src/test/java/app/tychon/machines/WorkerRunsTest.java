@@ -56,7 +56,7 @@ class WorkerRunsTest {
 
     @Test
     void whereThereIsNoRoomWhatWasUsedLongestAgoIsForgotten() {
-        long each = RunNeeds.ofBlocks(ONE.plan());
+        long each = RunNeeds.ofBlocks(ONE.plan(), Task.Wanted.ALL);
         // A plan and one run of two hands; seven tenths of the memory are used.
         WorkerRuns runs = new WorkerRuns(2, (long) ((RunNeeds.ofPlan(ONE.plan()) + 3.1 * each) / 0.7));
         Assignment first = run(ONE);

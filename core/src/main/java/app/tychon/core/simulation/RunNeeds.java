@@ -2,6 +2,8 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
+import app.tychon.core.simulation.engine.Block;
+import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.tally.OutputSamples;
@@ -45,10 +47,17 @@ public record RunNeeds(long watched, long bytes) {
         return new RunNeeds(watched, bytes);
     }
 
-    /** About how much memory a thread takes that works at blocks of a run, one of {@link RunBlocks}. */
-    public static long ofBlocks(Plan plan) {
+    /** About how much memory a thread takes that works at blocks of a task, one of {@link RunBlocks}. */
+    public static long ofBlocks(Plan plan, Task.Wanted wanted) {
         int activities = plan.activities().size();
-        return (activities + plan.wbs().size()) * (TALLIES + LANE * Recorder.width(activities) + PACKED);
+        long row =
+                switch (wanted) {
+                    case ALL -> TALLIES + LANE * Recorder.width(activities) + PACKED;
+                    case OUTCOMES -> LANE * Block.BATCH;
+                    // What is compared with is kept beside what is compared.
+                    case DIFFERENCES -> 2 * LANE * Block.BATCH;
+                };
+        return (activities + plan.wbs().size()) * row;
     }
 
     /** About how much memory a plan takes once it is compiled. */

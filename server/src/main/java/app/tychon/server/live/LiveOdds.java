@@ -191,7 +191,7 @@ public class LiveOdds {
         if (wanted.containsKey(project) && !isOld(project, view.revision())) {
             // What is worked out here of an older plan stops.
             wanted.merge(project, view.revision(), Math::max);
-            if (view.run() != null && !runs.isKnown(view.run())) {
+            if (view.run() != null) {
                 runs.told(view.run(), project, view.runRevision());
             }
             known.put(project, view);

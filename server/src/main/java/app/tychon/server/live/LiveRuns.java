@@ -68,8 +68,11 @@ final class LiveRuns {
         return id;
     }
 
+    /** @param revision the last one of which it is: edits of scenarios change nothing that is simulated */
     synchronized void told(UUID id, UUID project, long revision) {
-        elsewhere.put(id, new Told(project, revision));
+        if (!here.containsKey(id)) {
+            elsewhere.put(id, new Told(project, revision));
+        }
     }
 
     /** Whether it can be read. */

@@ -138,6 +138,17 @@ class LiveOddsTest {
         assertThat(live.projectOf(theirs)).contains(PROJECT);
         // Past the time after which it would be worked out here.
         verify(events, after(3 * GRACE_MS).times(3)).publishHere(eq(PROJECT), eq("odds"), any());
+        // A scenario is edited there, which changes nothing of it but the revision.
+        stands(3, demo);
+        live.planChanged(new PlanChangedElsewhere(PROJECT));
+        ear.getValue()
+                .accept(
+                        "other",
+                        json.valueToTree(Map.of(
+                                "project",
+                                PROJECT,
+                                "view",
+                                new LiveView(3, State.REFINED, theirs, 3L, own.outlook(), own.first(), null))));
         // Whoever reads more of it has it simulated here, to the same numbers.
         LiveRun run = live.run(theirs).orElseThrow();
         assertThat(run.result().finish())
