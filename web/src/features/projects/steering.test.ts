@@ -133,6 +133,15 @@ describe("where all projects stand", () => {
     expect(names("unlikely")).toEqual(["Programme", "Centre", "Shed"]);
     expect(names("later")).toEqual(["Ridge"]);
     expect(names("findings")).toEqual(["Ridge"]);
+    // Within a programme too, by what the project is by itself.
+    const within = steeringRows(
+      [{ ...ridge, kept: { level: 80, finish: "2028-10-12T17:00" } }, whole],
+      standings.map((one) =>
+        one.project === "r" ? view("r", standing("2028-10-24T17:00", 0.63, { findings: 2 })) : one,
+      ),
+    );
+    expect(wantedRows(within, "later").map(({ name }) => name)).toEqual(["Programme", "Ridge"]);
+    expect(wantedRows(within, "findings").map(({ name }) => name)).toEqual(["Programme", "Ridge"]);
   });
 
   it("tells how much was confirmed, within a programme too, and nothing where nobody was asked", () => {

@@ -18,6 +18,8 @@ export interface SteeringRow {
   summary?: ProjectSummary;
   programme?: string;
   standing?: Standing;
+  /** Of a project within a programme: where it stands by itself. */
+  alone?: Standing;
   /** Being worked out anew. */
   pending: boolean;
   problem?: string;
@@ -59,6 +61,7 @@ export function steeringRows(
     programme: programme.project.id,
     standing: one.standing,
     pending,
+    alone: known.get(one.project ?? "")?.standing,
     confirmed: known.get(one.project ?? "")?.confirmed,
   });
   if (grouping === "none") return projects.map(row);
@@ -90,18 +93,19 @@ export function named(rows: readonly SteeringRow[], text: string): SteeringRow[]
 /** Which lines are wanted. */
 export type Wanted = "all" | "unlikely" | "later" | "findings";
 
-/** Those that are wanted; a programme where one of its projects is. */
+/** Those that are wanted; a programme where one of its projects is. What was recorded and found is a project's own. */
 export function wantedRows(rows: readonly SteeringRow[], wanted: Wanted): SteeringRow[] {
   const is = (row: SteeringRow) => {
+    const own = row.code === undefined ? row : { ...row, code: undefined, standing: row.alone };
     switch (wanted) {
       case "all":
         return true;
       case "unlikely":
         return (row.standing?.finish.chance ?? 1) < 0.5;
       case "later":
-        return (drift(row) ?? 0) > 0;
+        return (drift(own) ?? 0) > 0;
       case "findings":
-        return (row.standing?.findings ?? 0) > 0;
+        return (own.standing?.findings ?? 0) > 0;
     }
   };
   const partly = new Set(rows.filter(is).map(({ programme }) => programme));

@@ -35,6 +35,11 @@ class ProgrammeJourneyTest extends Journey {
         browser.chooseOption("[aria-label='Grouping']", "none");
         browser.isGone("[data-within]");
         browser.see("[data-project='" + RIDGE + "']");
+        browser.chooseOption("[aria-label='Show']", "unlikely");
+        browser.isGone("[data-project='" + RIDGE + "']");
+        browser.chooseOption("[aria-label='Show']", "findings");
+        browser.see("[data-project='" + RIDGE + "']");
+        browser.chooseOption("[aria-label='Show']", "all");
         browser.chooseOption("[aria-label='Grouping']", "programme");
         browser.see("[data-within]");
     }

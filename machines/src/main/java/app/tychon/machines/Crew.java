@@ -33,7 +33,7 @@ import org.slf4j.LoggerFactory;
 public final class Crew implements AutoCloseable {
     /**
      * Rows of the plan times iterations from which on a run is shared: what one machine does in about two seconds. Below,
-     * sending plan and results costs more than is won; docs/scale.md tells of what that is made.
+     * sending plan and results costs more than is won; docs/scale.md has the measurement.
      */
     static final long WORTH_SHARING = 10_000_000;
 

@@ -1,6 +1,8 @@
 package app.tychon.machines;
 
 import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
 import org.apache.ignite.Ignite;
 import org.apache.ignite.IgniteState;
@@ -53,36 +55,36 @@ public final class Worker implements AutoCloseable {
         }
     }
 
+    /** Until it is there again, or leaves; whatever hinders it may pass, a full disk too. */
     private void again() {
         LOG.warn("The server is lost; joining anew.");
         String why = "";
-        while (true) {
+        while (!isClosed()) {
             try {
-                Ignite joined = joining.get();
-                synchronized (this) {
-                    ignite = joined;
-                    if (closed) {
-                        Ignition.stop(joined.name(), true);
-                    }
+                if (isBack(joining.get())) {
+                    return;
                 }
-                return;
-            } catch (CannotJoin e) {
+            } catch (RuntimeException e) {
                 if (!why.equals(e.getMessage())) {
-                    why = e.getMessage();
+                    why = String.valueOf(e.getMessage());
                     LOG.warn("{} It is tried again and again.", why);
                 }
             }
-            try {
-                Thread.sleep(AGAIN_MILLIS);
-            } catch (InterruptedException e) {
-                return;
-            }
-            synchronized (this) {
-                if (closed) {
-                    return;
-                }
-            }
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(AGAIN_MILLIS));
         }
+    }
+
+    private synchronized boolean isClosed() {
+        return closed;
+    }
+
+    /** Whether it may stay; an engine that was lost at once is not told of by its listener. */
+    private synchronized boolean isBack(Ignite joined) {
+        ignite = joined;
+        if (closed) {
+            Ignition.stop(joined.name(), true);
+        }
+        return closed || Ignition.state(joined.name()) == IgniteState.STARTED;
     }
 
     /** Leaves as if it had died. */

@@ -22,9 +22,4 @@ record Standing(
         @Nullable String driver,
         int findings,
         List<MilestoneReach> milestones,
-        List<Standing> parts) {
-    /** Of one that was kept before it had them. */
-    Standing {
-        milestones = milestones == null ? List.of() : milestones;
-    }
-}
+        List<Standing> parts) {}

@@ -48,6 +48,8 @@ final class StandingOf {
     private final Map<String, Targets> targets;
     private final CompiledPlan compiled;
     private final RunResult result;
+    /** Percentiles 1 to 99, by id. */
+    private final Map<String, double[]> finishes;
 
     private StandingOf(LoadedPlan loaded, Map<String, Targets> targets, RunMonitor monitor) {
         this.loaded = loaded;
@@ -58,6 +60,7 @@ final class StandingOf {
         if (result.iterations() < settings.iterations()) {
             throw new CancellationException("stopped before all futures were simulated");
         }
+        finishes = result.activities().stream().collect(Collectors.toMap(ActivityResult::id, ActivityResult::finish));
     }
 
     /** @param targets of the projects of a programme, by code */
@@ -85,20 +88,22 @@ final class StandingOf {
                 loaded.cost(),
                 driver(drivers.get(0)),
                 findings(),
-                members.isEmpty() ? milestones("") : List.of(),
+                members.isEmpty() ? milestones("", plan.project().targets().level()) : List.of(),
                 parts);
     }
 
-    /** Those whose codes begin so. */
-    private List<MilestoneReach> milestones(String prefix) {
-        Map<String, double[]> finishes =
-                result.activities().stream().collect(Collectors.toMap(ActivityResult::id, ActivityResult::finish));
+    /**
+     * Those whose codes begin so.
+     *
+     * @param level at which their dates are told, 0 to 1
+     */
+    private List<MilestoneReach> milestones(String prefix, double level) {
         return loaded.schedule().activities().stream()
                 .filter(one -> one.id().startsWith(prefix))
                 .filter(one -> activity(one).isMilestone())
                 .sorted(Comparator.comparingDouble(ScheduledActivity::earlyFinish))
                 .limit(MOST_MILESTONES)
-                .map(one -> milestone(activity(one).name(), one.earlyFinish(), finishes.get(one.id())))
+                .map(one -> milestone(activity(one).name(), one.earlyFinish(), finishes.get(one.id()), level))
                 .toList();
     }
 
@@ -107,14 +112,14 @@ final class StandingOf {
     }
 
     /** @param percentiles 1 to 99 of its date */
-    private MilestoneReach milestone(String name, double planned, double[] percentiles) {
+    private static MilestoneReach milestone(String name, double planned, double[] percentiles, double level) {
         return new MilestoneReach(
                 name,
                 new Reach<>(
                         Instants.toCivil(planned),
                         null,
                         null,
-                        at(percentiles, loaded.plan().project().targets().level()),
+                        at(percentiles, level),
                         DoubleStream.of(TENTHS)
                                 .mapToObj(chance -> at(percentiles, chance))
                                 .toList()));
@@ -126,6 +131,7 @@ final class StandingOf {
 
     private Standing part(MemberFutures member, List<Driver> drivers) {
         Part part = member.part();
+        Targets promised = targets.getOrDefault(part.code(), Targets.NONE);
         double planned = loaded.schedule().activities().stream()
                 .filter(one -> one.id().startsWith(part.prefix()))
                 .filter(one -> !compiled.network().isHammock(compiled.network().position(one.id())))
@@ -139,7 +145,7 @@ final class StandingOf {
                         .sum();
         return standing(
                 part.code(),
-                targets.getOrDefault(part.code(), Targets.NONE),
+                promised,
                 compiled.network().frame(part.root()).time(),
                 member.finish(),
                 planned,
@@ -147,7 +153,7 @@ final class StandingOf {
                 money,
                 driver(drivers),
                 0,
-                milestones(part.prefix()),
+                milestones(part.prefix(), promised.level()),
                 List.of());
     }
 

@@ -217,6 +217,8 @@ class ProgrammesTest extends ServerTest {
 
     @Test
     void theListSaysWhereAllStandAndWhatATieCosts() throws Exception {
+        send(patch("/api/projects/" + centre + "/settings"), "{\"confidence\":50}")
+                .andExpect(status().isOk());
         String programme = programme();
         send(put(at(programme) + "/ties"), ROAD).andExpect(status().isOk());
         JsonNode standing = await().atMost(PATIENCE.multipliedBy(2))
@@ -225,6 +227,11 @@ class ProgrammesTest extends ServerTest {
         assertThat(standing.at("/parts/1/name").asText()).isEqualTo("Visitor centre below the ridge");
         assertThat(standing.at("/parts/1/standing/finish/chance").asDouble()).isBetween(0.0, 1.0);
         assertThat(standing.at("/standing/driver").asText()).isNotEmpty();
+        // Each by the level of its own project, not the programme's.
+        assertThat(standing.at("/parts/1/standing/confidence").asInt()).isEqualTo(50);
+        assertThat(standing.at("/parts/1/standing/milestones"))
+                .isNotEmpty()
+                .allSatisfy(one -> assertThat(one.at("/finish/level")).isEqualTo(one.at("/finish/tenths/5")));
         JsonNode worth = read(at(programme) + "/ties/worth").get(0);
         assertThat(worth.get("moves").asText()).isEqualTo("VC");
         assertThat(worth.get("days").asDouble()).isPositive();
