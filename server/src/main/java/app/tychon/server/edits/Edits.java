@@ -79,6 +79,14 @@ public class Edits {
         return turns.take(editor.project(), () -> editHeld(editor, edit, State.NOTE));
     }
 
+    /**
+     * Does more than one edit, or something beside it, in one turn and one transaction. Whoever locks rows of a project before
+     * its turn has come, and then edits it, waits for somebody who waits for those rows.
+     */
+    public <T> T inTurn(UUID project, Supplier<T> work) {
+        return turns.take(project, work);
+    }
+
     private EditResult editHeld(Editor editor, Edit edit, State how) {
         ProjectEntity project = hold(editor);
         LoadedPlan before = plans.find(editor.project());

@@ -197,7 +197,7 @@ class Programmes implements ProjectHolder {
 
     /** A change of what a programme consists of: kept with the plan that it makes, or not at all. */
     private void change(UUID programme, Runnable change) {
-        transaction.executeWithoutResult(status -> {
+        edits.inTurn(programme, () -> {
             projects.findForEditing(programme)
                     .filter(ProjectEntity::isProgramme)
                     .orElseThrow(() -> new NotFoundException("There is no such programme."));
@@ -211,12 +211,13 @@ class Programmes implements ProjectHolder {
                                 problem.pointer().replaceFirst("^/(ties|members)/\\d+", ""), problem.message()))
                         .toList());
             }
+            return null;
         });
     }
 
     /** Brings a programme to what its projects make of it now. */
     Assembled follow(UUID programme) {
-        return transaction.execute(status -> {
+        return edits.inTurn(programme, () -> {
             Assembled assembled = Assembled.lenient(programme(programme));
             bring(programme, assembled.plan());
             return assembled;
