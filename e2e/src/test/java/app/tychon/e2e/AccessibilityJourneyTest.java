@@ -64,7 +64,7 @@ class AccessibilityJourneyTest extends Journey {
         browser.see("aside");
         look("sheet");
         browser.type(Keys.chord(Keys.ALT, Keys.ENTER));
-        browser.see("a[href$='plan?check']").click();
+        browser.click("a[href$='plan?check']");
         browser.see("[aria-label='Plan check']");
         look("plan check");
         browser.pressLabelled("More for the plan");
@@ -134,12 +134,12 @@ class AccessibilityJourneyTest extends Journey {
         browser.goTo("Brief");
         browser.press("Record one");
         browser.read("[data-block='options']", "Early hearing");
-        browser.see("[data-block='decide']").click();
+        browser.click("[data-block='decide']");
         browser.press("Issue and links");
         browser.press("Issue this brief as it is");
         browser.press("Copy a link to read");
         lookInBothColours("a brief with a block that is chosen, and what was issued");
-        browser.see("[data-block='answer']").sendKeys(Keys.F2);
+        browser.send("[data-block='answer']", Keys.F2);
         browser.see("[aria-label='Words of the block']");
         browser.press("Take out");
         look("words that are typed, and everything to take out");

@@ -40,9 +40,9 @@ class BriefJourneyTest extends Journey {
         browser.pickStarting("For the funding body");
         browser.read(block("b1"), "brings that to");
         // By keys: chosen, opened, typed, kept.
-        browser.see(block("b1")).sendKeys(Keys.ENTER);
+        browser.send(block("b1"), Keys.ENTER);
         browser.see(block("b1") + " [aria-label='Heading']");
-        browser.see(block("b1")).sendKeys(Keys.F2);
+        browser.send(block("b1"), Keys.F2);
         browser.see("[aria-label='Words of the block']");
         browser.type(" We ask for both.", Keys.chord(Keys.CONTROL, Keys.ENTER));
         browser.isGone("[aria-label='Words of the block']");
@@ -79,7 +79,7 @@ class BriefJourneyTest extends Journey {
         browser.press("Issue and links");
         browser.press("Issue this brief as it is");
         browser.press("Copy a link to read");
-        String link = browser.see("[data-testid='reading-link']").getAttribute("href");
+        String link = browser.attribute("[data-testid='reading-link']", "href");
         browser.open(link);
         browser.read("main", "Kestrel Ridge: the date and the budget");
         browser.see("main svg[aria-label^='How likely each finish is']");
@@ -99,7 +99,7 @@ class BriefJourneyTest extends Journey {
         browser.read("[data-testid='shown-place']", "1 of 8");
         browser.type(Keys.ARROW_RIGHT);
         String at80 = browser.read("[data-testid='read-finish']", "2028");
-        browser.see("[aria-label='Reading line of the finish']").sendKeys(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
+        browser.send("[aria-label='Reading line of the finish']", Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
         assertThat(browser.readOtherThan("[data-testid='read-finish']", at80)).isNotEqualTo(at80);
         browser.enter("[aria-label='Chance of the finish']", "80");
         assertThat(browser.read("[data-testid='read-finish']", at80)).isEqualTo(at80);
@@ -120,18 +120,18 @@ class BriefJourneyTest extends Journey {
         browser.see(block("b1") + " table");
         browser.chooseOption(block("b1") + " [aria-label='How sure']", "95");
         browser.read(block("b1"), "95\u00a0% sure, hold");
-        browser.see(block("b1")).sendKeys(Keys.chord(Keys.ALT, Keys.ARROW_UP));
+        browser.send(block("b1"), Keys.chord(Keys.ALT, Keys.ARROW_UP));
         browser.read(BESIDE, "What to hold beside the plan\nHow it was worked out");
-        browser.see(block("b1")).sendKeys(Keys.DELETE);
+        browser.send(block("b1"), Keys.DELETE);
         browser.isGone(block("b1"));
         browser.read(NOTE, "Ctrl+Z brings it back");
         // A number is put in where the words end, and a decision's cost is refused and typed anew.
-        browser.see(block("sure")).sendKeys(Keys.F2);
+        browser.send(block("sure"), Keys.F2);
         browser.see("[aria-label='Words of the block']");
         browser.chooseOption("[aria-label='Put a number in']", "iterations");
         browser.press("Keep these words");
         browser.read(block("sure"), "10,000");
-        browser.see(block("decide")).click();
+        browser.click(block("decide"));
         browser.enter(block("decide") + " [aria-label='Cost']", "plenty");
         browser.read(block("decide") + " [role='alert']", "“plenty” is no amount");
         browser.enter(block("decide") + " [aria-label='Cost']", "20k");

@@ -1,49 +1,18 @@
 package app.tychon.e2e;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Supplier;
 import org.openqa.selenium.By;
-import org.openqa.selenium.ElementClickInterceptedException;
-import org.openqa.selenium.ElementNotInteractableException;
-import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.NoSuchElementException;
-import org.openqa.selenium.OutputType;
-import org.openqa.selenium.StaleElementReferenceException;
-import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
-import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.support.ui.Select;
-import org.openqa.selenium.support.ui.WebDriverWait;
 
-/** Headless Chromium, driven in the words of the interface. Every look waits until there is what it looks for. */
-public final class Browser implements AutoCloseable {
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
-
-    private static final Duration BETWEEN_LOOKS = Duration.ofMillis(100);
-
-    /** What is written in drawings is no text of the page to the browser. */
-    private static final String SAID =
-            """
-            const one = document.querySelector(arguments[0]);
-            const seen = one?.closest('select') ?? one;
-            if (!seen?.checkVisibility()) return '';
-            if (seen !== one) return one.textContent.trim();
-            if (one.innerText === undefined) return one.textContent.trim();
-            const drawn = [...one.querySelectorAll('svg text')].map(text => text.textContent);
-            return [one.innerText.trim(), ...drawn].join('\\n').trim();
-            """;
-
-    private final ChromeDriver driver;
+/** Headless Chromium, driven in the words of the interface. Whatever is done waits until there is what it is done to. */
+public final class Browser extends Looks implements AutoCloseable {
     private final Path downloads;
 
     Browser() {
@@ -52,8 +21,8 @@ public final class Browser implements AutoCloseable {
 
     /** @param downloads the folder that files are put into which pages hand over */
     public Browser(Path downloads) {
+        super(Chromium.start(downloads));
         this.downloads = downloads;
-        driver = Chromium.start(downloads);
     }
 
     /** Where files come to that pages hand over. */
@@ -113,40 +82,14 @@ public final class Browser implements AutoCloseable {
                 .toList();
     }
 
-    /** The visible element that a CSS selector finds. */
-    WebElement see(String selector) {
-        return until(() -> {
-            WebElement found = driver.findElement(By.cssSelector(selector));
-            return found.isDisplayed() ? found : null;
-        });
+    /** Clicks what a selector finds. */
+    void click(String selector) {
+        with(selector, WebElement::click);
     }
 
-    /** Waits until an element says something. */
-    public String read(String selector, String expected) {
-        return until(() -> {
-            String text = said(selector);
-            return text.contains(expected) ? text : null;
-        });
-    }
-
-    /** Waits until an element says something else than before. */
-    String readOtherThan(String selector, String before) {
-        return until(() -> {
-            String text = said(selector);
-            return text.isBlank() || text.equals(before) ? null : text;
-        });
-    }
-
-    /**
-     * What the first element that a selector finds says now; nothing where there is none that is seen. The browser's own text: the
-     * driver's walks every element in it by script, which takes a second for a grid.
-     */
-    private String said(String selector) {
-        return (String) driver.executeScript(SAID, selector);
-    }
-
-    boolean isGone(String selector) {
-        return until(() -> driver.findElements(By.cssSelector(selector)).isEmpty() ? Boolean.TRUE : null);
+    /** Types into what a selector finds, wherever the focus is. */
+    void send(String selector, CharSequence... keys) {
+        with(selector, found -> found.sendKeys(keys));
     }
 
     void press(String button) {
@@ -159,11 +102,7 @@ public final class Browser implements AutoCloseable {
 
     /** Presses what is known by its label alone. */
     void pressLabelled(String label) {
-        until(() -> {
-            driver.findElement(By.cssSelector("button[aria-label='" + label + "']"))
-                    .click();
-            return Boolean.TRUE;
-        });
+        click("button[aria-label='" + label + "']");
     }
 
     void goTo(String stage) {
@@ -199,12 +138,11 @@ public final class Browser implements AutoCloseable {
 
     /** Pastes a text where the focus is, as from another program. */
     void paste(String text) {
-        ((JavascriptExecutor) driver)
-                .executeScript(
-                        "const data = new DataTransfer(); data.setData('text/plain', arguments[0]);"
-                                + "document.activeElement.dispatchEvent(new ClipboardEvent('paste',"
-                                + " {clipboardData: data, bubbles: true, cancelable: true}))",
-                        text);
+        driver.executeScript(
+                "const data = new DataTransfer(); data.setData('text/plain', arguments[0]);"
+                        + "document.activeElement.dispatchEvent(new ClipboardEvent('paste',"
+                        + " {clipboardData: data, bubbles: true, cancelable: true}))",
+                text);
     }
 
     /** Chooses an entry of an open menu. */
@@ -249,44 +187,46 @@ public final class Browser implements AutoCloseable {
 
     /** Types over a field and hands it in. */
     void enter(String selector, String text) {
-        see(selector).click();
+        click(selector);
         type(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
     }
 
     /** Types over a field that may hold many lines, and leaves it so. */
     void fill(String selector, String text) {
-        see(selector).click();
+        click(selector);
         type(Keys.chord(Keys.CONTROL, "a"));
-        ((JavascriptExecutor) driver).executeScript("document.execCommand('insertText', false, arguments[0])", text);
+        driver.executeScript("document.execCommand('insertText', false, arguments[0])", text);
     }
 
     /** Drags something to the right, as with a mouse. */
     void drag(String selector, int pixels) {
-        new Actions(driver)
-                .clickAndHold(see(selector))
+        with(selector, found -> new Actions(driver)
+                .clickAndHold(found)
                 .moveByOffset(pixels / 2, 0)
                 .moveByOffset(pixels - pixels / 2, 0)
                 .release()
-                .perform();
+                .perform());
     }
 
     /** Drags something onto something else, as with a mouse. */
     void dragOnto(String from, String to) {
-        new Actions(driver)
-                .clickAndHold(see(from))
+        with(from, found -> new Actions(driver)
+                .clickAndHold(found)
                 .moveByOffset(4, 8)
-                .moveToElement(see(to))
+                .moveToElement(driver.findElement(By.cssSelector(to)))
                 .moveByOffset(2, 1)
                 .release()
-                .perform();
+                .perform());
     }
 
     /** Chooses an option of a select by its value. */
     void chooseOption(String selector, String value) {
-        until(() -> {
-            new Select(driver.findElement(By.cssSelector(selector))).selectByValue(value);
-            return Boolean.TRUE;
-        });
+        with(selector, found -> new Select(found).selectByValue(value));
+    }
+
+    /** Chooses an option of a select by what it says. */
+    void chooseText(String selector, String text) {
+        with(selector, found -> new Select(found).selectByVisibleText(text));
     }
 
     /** Chooses an option of the select with a label, by its value. */
@@ -296,14 +236,6 @@ public final class Browser implements AutoCloseable {
         chooseOption("[id='" + id + "']", value);
     }
 
-    /** Waits until one of the elements that a selector finds says exactly something. */
-    void readAll(String selector, String expected) {
-        until(() -> driver.findElements(By.cssSelector(selector)).stream()
-                        .anyMatch(one -> one.getText().equals(expected))
-                ? Boolean.TRUE
-                : null);
-    }
-
     /** Gives a file to a file input, which may be hidden. */
     void choose(String selector, String path) {
         until(() -> driver.findElement(By.cssSelector(selector))).sendKeys(path);
@@ -311,42 +243,12 @@ public final class Browser implements AutoCloseable {
 
     /** What the server answers to the page itself. */
     String get(String path) {
-        return (String) ((JavascriptExecutor) driver)
-                .executeAsyncScript(
-                        "const done = arguments[1]; fetch(arguments[0]).then(r => r.text()).then(done)", path);
-    }
-
-    List<WebElement> all(String selector) {
-        return driver.findElements(By.cssSelector(selector));
+        return (String) driver.executeAsyncScript(
+                "const done = arguments[1]; fetch(arguments[0]).then(r => r.text()).then(done)", path);
     }
 
     void scroll(String selector, int top) {
-        ((JavascriptExecutor) driver).executeScript("arguments[0].scrollTop = arguments[1]", see(selector), top);
-    }
-
-    /** Tries again until there is a value: the page may be about to change under the look. */
-    private <T> T until(Supplier<T> look) {
-        try {
-            return new WebDriverWait(driver, PATIENCE, BETWEEN_LOOKS)
-                    .ignoring(NoSuchElementException.class)
-                    .ignoring(StaleElementReferenceException.class)
-                    .ignoring(ElementClickInterceptedException.class)
-                    .ignoring(ElementNotInteractableException.class)
-                    .until(d -> look.get());
-        } catch (TimeoutException e) {
-            keepPicture();
-            throw e;
-        }
-    }
-
-    /** What was on the screen when the patience ended. */
-    private void keepPicture() {
-        Path picture = Path.of("target", "waited-in-vain-" + System.currentTimeMillis() + ".png");
-        try {
-            Files.write(picture, driver.getScreenshotAs(OutputType.BYTES));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        with(selector, found -> driver.executeScript("arguments[0].scrollTop = arguments[1]", found, top));
     }
 
     @Override

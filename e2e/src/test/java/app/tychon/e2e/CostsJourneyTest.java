@@ -100,7 +100,7 @@ class CostsJourneyTest extends Journey {
         browser.enter("[aria-label='Amount of the step']", "3m");
         browser.readOtherThan(HEADLINE, before);
         browser.read(HEADLINE, "The funding suffices at all times");
-        browser.see("[role='slider'][aria-label='Funding, step 1']").sendKeys(Keys.ARROW_UP);
+        browser.send("[role='slider'][aria-label='Funding, step 1']", Keys.ARROW_UP);
         browser.read("[data-step='2027-03-01']", "€3.96m");
         browser.drag("[role='slider'][aria-label='Funding, step 1']", 60);
         browser.isGone("[data-step='2027-03-01']");

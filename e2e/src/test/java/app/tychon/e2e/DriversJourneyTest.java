@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.WebElement;
 
 /** What makes the date and the cost uncertain: ranked, gathered, held against each other, followed and added up. */
 class DriversJourneyTest extends Journey {
@@ -22,10 +21,8 @@ class DriversJourneyTest extends Journey {
     }
 
     private double value(String key) {
-        return Double.parseDouble(browser.see(Browser.cell(key, "value"))
-                .getText()
-                .replace("\u2212", "-")
-                .replaceAll("[^-\\d.]", ""));
+        return Double.parseDouble(
+                browser.text(Browser.cell(key, "value")).replace("\u2212", "-").replaceAll("[^-\\d.]", ""));
     }
 
     @Test
@@ -67,13 +64,13 @@ class DriversJourneyTest extends Journey {
         browser.chooseOption("[aria-label='Gathered']", "branch 1");
         browser.read(Browser.cell("group S", "name"), "Site");
         browser.select("group S", "name");
-        assertThat(browser.all("[data-row='" + PERMIT + "']")).isEmpty();
+        assertThat(browser.count("[data-row='" + PERMIT + "']")).isZero();
         browser.type(Keys.ARROW_RIGHT);
         browser.see("[data-row='" + PERMIT + "']");
         browser.type(Keys.ARROW_DOWN);
         browser.read("[data-testid='row-sentence']", "the finish comes");
         browser.chooseOption("[aria-label='Measure']", "rank");
-        assertThat(browser.see("[aria-label='Gathered']").isEnabled())
+        assertThat(browser.isEnabled("[aria-label='Gathered']"))
                 .as("rank correlations do not add up")
                 .isFalse();
     }
@@ -92,9 +89,9 @@ class DriversJourneyTest extends Journey {
         browser.enter("[name='line-y']", "1 Nov 2028");
         browser.read("[data-testid='scatter']", "later than 1 Nov 2028");
         browser.read("[data-testid='shape']", "Rank correlation +0.4");
-        WebElement line = browser.see("[role='slider'][aria-orientation='horizontal']");
-        String before = line.getDomAttribute("aria-valuetext");
-        line.click();
+        String line = "[role='slider'][aria-orientation='horizontal']";
+        String before = browser.attribute(line, "aria-valuetext");
+        browser.click(line);
         browser.type(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
         browser.readOtherThan("[data-testid='scatter']", before);
         browser.run("document.querySelector('main circle').dispatchEvent(new MouseEvent('click', {bubbles: true}))");
@@ -107,7 +104,7 @@ class DriversJourneyTest extends Journey {
         openDrivers();
         browser.press("Paths");
         browser.read(HEADLINE, "ways lead to the finish");
-        browser.see("[data-path-row='3'] button").click();
+        browser.click("[data-path-row='3'] button");
         browser.read("[aria-label='The chosen path']", "Through Cast and anneal the blank");
         browser.read("[aria-label='The chosen path']", "The blank cracks while it anneals struck");
         browser.read("[aria-label='The chosen path']", "It parts from the most frequent path at M10");
@@ -124,11 +121,11 @@ class DriversJourneyTest extends Journey {
         browser.read(HEADLINE, "from the plan to P80");
         browser.read("[data-testid='inside']", "overlap");
         double sum = 0;
-        List<WebElement> changes = browser.all("[data-change]");
-        for (WebElement change : changes.subList(0, changes.size() - 1)) {
-            sum += Double.parseDouble(change.getDomAttribute("data-change"));
+        List<String> changes = browser.attributes("[data-change]", "data-change");
+        for (String change : changes.subList(0, changes.size() - 1)) {
+            sum += Double.parseDouble(change);
         }
-        assertThat(Double.parseDouble(browser.see("[data-whole]").getDomAttribute("data-whole")))
+        assertThat(Double.parseDouble(browser.attribute("[data-whole]", "data-whole")))
                 .isCloseTo(sum, within(1e-9));
         browser.run("document.querySelector(\"[data-step='threats']\").focus()");
         browser.type(Keys.ENTER);
@@ -153,7 +150,7 @@ class DriversJourneyTest extends Journey {
         browser.enter("[name='beyond']", "soon");
         browser.read("main", "not “soon”");
         browser.type(Keys.ESCAPE);
-        browser.see("[name='beyond']").click();
+        browser.click("[name='beyond']");
         browser.type(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE, Keys.ENTER);
         browser.read(HEADLINE, "In futures beyond 2 Oct 2028");
     }

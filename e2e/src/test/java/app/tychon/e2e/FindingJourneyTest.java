@@ -11,7 +11,7 @@ class FindingJourneyTest extends Journey {
 
     private void search(String text) {
         browser.type(Keys.chord(Keys.CONTROL, "k"));
-        browser.see(SEARCH).click();
+        browser.click(SEARCH);
         browser.type(text);
     }
 

@@ -42,7 +42,7 @@ class GridJourneyTest extends Journey {
         browser.type(Keys.chord(Keys.CONTROL, Keys.DELETE));
         browser.read(NOTE, "S30 is removed.");
         browser.isGone("[data-row='S30']");
-        assertThat(browser.see(Browser.cell("S40", "after")).getText()).isEqualTo("S20");
+        assertThat(browser.text(Browser.cell("S40", "after"))).isEqualTo("S20");
         browser.type(alt("j"));
         browser.read(Browser.cell("S40", "after"), "S10");
         browser.type(Keys.chord(Keys.CONTROL, "z"));
@@ -70,16 +70,16 @@ class GridJourneyTest extends Journey {
     void columnsGiveWayToTheDrawingAndTheDividerStaysWhereItWasPut() {
         bringIn(DEMO);
         browser.see(Browser.cell("S10", "finish"));
-        browser.see(DIVIDER).click();
-        int before = Integer.parseInt(browser.see(DIVIDER).getAttribute("aria-valuenow"));
+        browser.click(DIVIDER);
+        int before = Integer.parseInt(browser.attribute(DIVIDER, "aria-valuenow"));
         browser.type(Keys.ARROW_LEFT, Keys.ARROW_LEFT, Keys.ARROW_LEFT, Keys.ARROW_LEFT, Keys.ARROW_LEFT);
         browser.type(Keys.ARROW_LEFT, Keys.ARROW_LEFT, Keys.ARROW_LEFT, Keys.ARROW_LEFT, Keys.ARROW_LEFT);
-        int after = Integer.parseInt(browser.see(DIVIDER).getAttribute("aria-valuenow"));
+        int after = Integer.parseInt(browser.attribute(DIVIDER, "aria-valuenow"));
         assertThat(after).isLessThan(before - 100);
         String address = browser.address();
         browser.open(address);
         browser.see(Browser.cell("S10", "name"));
-        assertThat(Integer.parseInt(browser.see(DIVIDER).getAttribute("aria-valuenow")))
+        assertThat(Integer.parseInt(browser.attribute(DIVIDER, "aria-valuenow")))
                 .isEqualTo(after);
     }
 

@@ -7,14 +7,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.support.ui.Select;
 
 class JourneyTest extends Journey {
     private static final String READING = "[data-testid='reading']";
     private static final String P80 = "[data-level='80']";
 
     private void setRun(String iterations, String seed) {
-        browser.see("[aria-label^='Settings of the run']").click();
+        browser.click("[aria-label^='Settings of the run']");
         browser.enter("input[aria-label='Iterations']", iterations);
         browser.enter("input[aria-label='Seed']", seed);
         browser.type(Keys.ESCAPE);
@@ -32,16 +31,16 @@ class JourneyTest extends Journey {
         browser.press("Record a run");
         browser.read("[aria-label='Odds by'] option:checked", "Run 1");
         String before = browser.read(READING, "Four futures in five finish by");
-        String p80 = browser.see(P80).getText();
+        String p80 = browser.text(P80);
         browser.read("[aria-label='Odds by'] option:checked", "seed 4711");
-        String run = browser.see("[aria-label='Odds by']").getAttribute("value");
+        String run = browser.attribute("[aria-label='Odds by']", "value");
 
         // The reading line, in both directions.
         browser.enter("[aria-label='Chance in percent']", "50");
         browser.read(READING, "Half of all futures finish by");
         browser.enter("[aria-label='Date']", "1 Sep 2028");
         browser.read(READING, "finish by 1 Sep");
-        browser.see("[role='slider']").click();
+        browser.click("[role='slider']");
         browser.type(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
         browser.readOtherThan(READING, before);
         browser.enter("[aria-label='Another level or value']", "85");
@@ -77,14 +76,14 @@ class JourneyTest extends Journey {
         browser.isGone("[data-stale='true']");
         browser.read("[aria-label='Odds by'] option:checked", "Run 2");
         browser.readOtherThan(READING, before);
-        assertThat(browser.see(P80).getText()).isNotEqualTo(p80);
+        assertThat(browser.text(P80)).isNotEqualTo(p80);
     }
 
     @Test
     void badInputIsRefusedInTheCellAndNothingElseIsLost() {
         bringIn(DEMO);
         browser.goTo("Ranges");
-        String name = browser.see(Browser.cell("S20", "name")).getText();
+        String name = browser.text(Browser.cell("S20", "name"));
 
         refuse("S20", "low", "500", "Low 500 is above likely 80");
         refuse("S20", "high", "12x", "A number is needed, days, such as 12.5, not “12x”");
@@ -100,10 +99,10 @@ class JourneyTest extends Journey {
         assertThat(browser.get("/api/projects" + project()))
                 .as("nothing was stored")
                 .contains("\"revision\":1,");
-        assertThat(browser.see(Browser.cell("S20", "name")).getText()).isEqualTo(name);
-        assertThat(browser.see(Browser.cell("S20", "low")).getText()).isEqualTo("50");
-        assertThat(browser.see(Browser.cell("S20", "high")).getText()).isEqualTo("140");
-        assertThat(browser.see(Browser.cell("S20", "days")).getText()).isEqualTo("80");
+        assertThat(browser.text(Browser.cell("S20", "name"))).isEqualTo(name);
+        assertThat(browser.text(Browser.cell("S20", "low"))).isEqualTo("50");
+        assertThat(browser.text(Browser.cell("S20", "high"))).isEqualTo("140");
+        assertThat(browser.text(Browser.cell("S20", "days"))).isEqualTo("80");
     }
 
     private void refuse(String row, String column, String typed, String reason) {
@@ -119,12 +118,12 @@ class JourneyTest extends Journey {
         bringIn(DEMO);
         browser.select("E20", "name");
         browser.goTo("Ranges");
-        assertThat(browser.see("#cell-E20-name").getAttribute("aria-selected")).isEqualTo("true");
+        assertThat(browser.attribute("#cell-E20-name", "aria-selected")).isEqualTo("true");
 
         browser.select("E20", "shape");
-        browser.see("[role='treegrid']").sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_DOWN));
+        browser.send("[role='treegrid']", Keys.chord(Keys.SHIFT, Keys.ARROW_DOWN));
         browser.type(Keys.chord(Keys.CONTROL, "d"));
-        String shape = browser.see(Browser.cell("E20", "shape")).getText();
+        String shape = browser.text(Browser.cell("E20", "shape"));
         browser.read(Browser.cell("E30", "shape"), shape);
 
         browser.select("E30", "high");
@@ -170,7 +169,7 @@ class JourneyTest extends Journey {
         browser.read("[role='alert']", "Row 3, Dur: \"later\" is no duration");
         browser.enter("input[aria-label='Row 3, Dur']", "2 wks");
         browser.read("main", "2 activities, 1 link, 0 with a range");
-        new Select(browser.see("select[aria-label='What “Wo” says']")).selectByVisibleText("WBS");
+        browser.chooseText("select[aria-label='What “Wo” says']", "WBS");
         browser.enter("input[aria-label='First day']", "1 Mar 2027");
         browser.read("main", "The plan would finish on 22 Mar 2027");
         browser.press("Take it over");

@@ -16,7 +16,7 @@ class OddsJourneyTest extends Journey {
     private void simulate() {
         bringIn(DEMO);
         browser.goTo("Odds");
-        browser.see("[aria-label^='Settings of the run']").click();
+        browser.click("[aria-label^='Settings of the run']");
         browser.enter("input[aria-label='Iterations']", "2000");
         browser.enter("input[aria-label='Seed']", "4711");
         browser.type(Keys.ESCAPE);
@@ -33,7 +33,7 @@ class OddsJourneyTest extends Journey {
         browser.read("main", "It stands at 80 % of all finishes");
         browser.read("main", "It was driven by S00 → C10");
         browser.see("[data-row='S00'] [data-drove='true']");
-        browser.see("[aria-label='The next future']").click();
+        browser.click("[aria-label='The next future']");
         String next = browser.readOtherThan(FUTURE, world);
         browser.enter("[aria-label='Number of the future']", "17");
         browser.read(FUTURE, "Future 17 of 2,000");
@@ -60,10 +60,9 @@ class OddsJourneyTest extends Journey {
         browser.read("main [role='alert']", "An amount is needed, not “much”");
         browser.enter("input[name='budget']", "9000000");
         browser.read(JOINT, "the budget alone with 100 %");
-        browser.see("[role='slider'][aria-label='Date']").sendKeys(Keys.ARROW_RIGHT);
+        browser.send("[role='slider'][aria-label='Date']", Keys.ARROW_RIGHT);
         browser.read(JOINT, "1 Jan 2029");
-        browser.see("[aria-label='Futures by finish and cost'] circle:last-of-type")
-                .click();
+        browser.click("[aria-label='Futures by finish and cost'] circle:last-of-type");
         browser.read(FUTURE, "Future 2,000 of 2,000");
     }
 
@@ -71,7 +70,7 @@ class OddsJourneyTest extends Journey {
     void aRunIsHeldGoesOnIsKeptAndTellsWhatChangedSince() {
         bringIn(DEMO);
         browser.goTo("Odds");
-        browser.see("[aria-label^='Settings of the run']").click();
+        browser.click("[aria-label^='Settings of the run']");
         browser.enter("input[aria-label='Iterations']", "400000");
         browser.enter("input[aria-label='Name']", "For the board");
         browser.type(Keys.ESCAPE);
@@ -88,9 +87,9 @@ class OddsJourneyTest extends Journey {
         browser.type("190", Keys.ENTER);
         browser.read(Browser.cell("S20", "high"), "190");
         browser.goTo("Odds");
-        browser.see("[aria-label='Recorded runs']").click();
+        browser.click("[aria-label='Recorded runs']");
         browser.read("[data-run='1']", "stopped early");
-        assertThat(browser.see("[data-run='1'] input").getAttribute("value")).isEqualTo("For the board");
+        assertThat(browser.attribute("[data-run='1'] input", "value")).isEqualTo("For the board");
         browser.press("What changed since");
         browser.read("[data-run='1']", "Activity S20, Environmental and access permit: estimate changed.");
         browser.pressIn("[data-run='1']", "Delete");
@@ -100,7 +99,7 @@ class OddsJourneyTest extends Journey {
     }
 
     private void lookAt(String text) {
-        browser.see("[aria-label^='Odds of what']").click();
+        browser.click("[aria-label^='Odds of what']");
         browser.fill("[aria-label='Look for a branch, milestone or activity']", text);
         browser.type(Keys.ENTER);
     }
@@ -122,7 +121,7 @@ class OddsJourneyTest extends Journey {
         browser.enter("[aria-label='Amount']", "long");
         browser.read("main [role='alert']", "a number of days such as 85, not “long”");
         browser.type(Keys.ESCAPE);
-        browser.see("[aria-label='Between two']").click();
+        browser.click("[aria-label='Between two']");
         browser.read(READING, "between");
         browser.enter("[aria-label='Second chance in percent']", "10");
         browser.enter("[aria-label='Chance in percent']", "90");
@@ -131,7 +130,7 @@ class OddsJourneyTest extends Journey {
         browser.read("main [role='alert']", "No money stands on");
         lookAt("project");
         browser.read(READING, "cost at most");
-        browser.see("[aria-label='Take out']").click();
+        browser.click("[aria-label='Take out']");
         assertThat(taken("amounts.csv")).startsWith("chancePercent,value,low95,high95");
         assertThat(taken("iterations.csv"))
                 .startsWith("iteration,finish,durationMinutes,cost")
@@ -140,7 +139,7 @@ class OddsJourneyTest extends Journey {
 
     /** What the server gives for an entry of the open menu. */
     private String taken(String file) {
-        String address = browser.see("a[href*='" + file + "']").getAttribute("href");
+        String address = browser.attribute("a[href*='" + file + "']", "href");
         return browser.get(address.substring(address.indexOf("/api")));
     }
 
@@ -148,13 +147,13 @@ class OddsJourneyTest extends Journey {
     void aRunIsPutBesideTheLiveOddsAndSaysWhatIsChanceAndWhatChanged() {
         bringIn(DEMO);
         browser.goTo("Odds");
-        browser.see("[aria-label^='Settings of the run']").click();
+        browser.click("[aria-label^='Settings of the run']");
         browser.enter("input[aria-label='Iterations']", "5000");
         browser.enter("input[aria-label='Seed']", "4711");
         browser.type(Keys.ESCAPE);
         browser.press("Record a run");
         browser.read(SOURCE, "Run 1");
-        String run = browser.see("[aria-label='Odds by']").getAttribute("value");
+        String run = browser.attribute("[aria-label='Odds by']", "value");
         browser.chooseOption("[aria-label='Odds by']", "live");
         browser.chooseOption("[aria-label='Compare with']", run);
         browser.read("[data-testid='beside']", "P80 is the same as by run 1. Both drew the same random numbers");
@@ -170,7 +169,7 @@ class OddsJourneyTest extends Journey {
         browser.read("[data-testid='beside']", "Activity S20, Environmental and access permit: estimate changed.");
         browser.press("Repeat with other seeds");
         browser.read("[role='dialog'] [role='status']", "10 of 10 repeats");
-        assertThat(browser.all("[data-strip='finish 80'] circle")).hasSize(10);
+        assertThat(browser.count("[data-strip='finish 80'] circle")).isEqualTo(10);
     }
 
     @Test
@@ -186,7 +185,7 @@ class OddsJourneyTest extends Journey {
         browser.read("[data-row='E']", "63 %");
         browser.chooseOption("[aria-label='Rows shown']", "all");
         browser.see("[data-row='E70']");
-        int whole = browser.see("[data-mist='E70'] svg").getSize().width;
+        int whole = browser.width("[data-mist='E70'] svg");
         browser.press("Weeks");
         browser.isGone("[data-mist='E70'] svg[width='" + whole + "']");
     }
@@ -198,7 +197,7 @@ class OddsJourneyTest extends Journey {
         try (Browser other = another()) {
             other.open(browser.address());
             other.read(FINISH, "Finish P80");
-            browser.see("[aria-label='More for the plan']").click();
+            browser.click("[aria-label='More for the plan']");
             browser.pick("Settings of the project…");
             browser.enterLabelled("Confidence, %", "101");
             browser.read("[role='alert']", "from 1 to 99, not “101”");

@@ -78,7 +78,7 @@ class PeopleJourneyTest {
     @Test
     void aRiskOwnerConfirmsTheirRiskAndCannotEditANeighbours() {
         server.signIn(one, NORA, "Risks");
-        one.see("[aria-label^='Nora Quill']").click();
+        one.click("[aria-label^='Nora Quill']");
         one.pick("Who takes part in this project…");
         one.enterLabelled("In the register", "Logistics lead");
         one.type(Keys.ESCAPE);
@@ -90,9 +90,9 @@ class PeopleJourneyTest {
 
         server.signIn(other, TOMAS, "Risks");
         other.read("[role='note']", "Logistics lead’s");
-        other.see("[aria-label^='Tomas Reed: 1 waiting']").click();
+        other.click("[aria-label^='Tomas Reed: 1 waiting']");
         other.pickStarting("What waits for you");
-        other.see("[data-notice='ask']").click();
+        other.click("[data-notice='ask']");
         other.press("It holds");
         other.read("[data-confirmation='confirmed']", "You confirmed it");
         one.read("[data-confirmation='confirmed']", "Tomas Reed confirmed it");
@@ -118,8 +118,8 @@ class PeopleJourneyTest {
         one.read("[role='alert']", "its owners can make you an editor");
         one.open(server.address() + "/account");
         one.enterLabelled("Your password", PeopledServer.PASSWORD);
-        byte[] secret = new Base32()
-                .decode(one.see("[data-testid='codes-secret']").getText().replace(" ", ""));
+        byte[] secret =
+                new Base32().decode(one.text("[data-testid='codes-secret']").replace(" ", ""));
         one.enterLabelled("The code that it shows now", "000");
         one.read("[role='alert']", "This is not the code that the app shows now");
         one.enterLabelled("The code that it shows now", code(secret, 0));
@@ -160,7 +160,7 @@ class PeopleJourneyTest {
         one.read(Browser.cell("E30", "days"), "14");
         one.pressLabelled("History of edits");
         one.readAll("[data-edit] button", "Back to this");
-        String first = one.all("[data-edit]").get(1).getAttribute("data-edit");
+        String first = one.attributes("[data-edit]", "data-edit").get(1);
         one.pressIn("[data-edit='" + first + "']", "Back to this");
         one.read(NOTE, "as it was after that edit");
         one.read(Browser.cell("E30", "days"), "10");

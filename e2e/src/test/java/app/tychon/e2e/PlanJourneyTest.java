@@ -22,7 +22,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.support.ui.Select;
 
 class PlanJourneyTest extends Journey {
     private static final String GRID = "[role='treegrid']";
@@ -59,7 +58,7 @@ class PlanJourneyTest extends Journey {
         }
         browser.read("[data-row='S15']", "Second survey");
         browser.isGone("[data-row='S50']");
-        browser.see("[aria-label='History of edits']").click();
+        browser.click("[aria-label='History of edits']");
         browser.read("[data-scope='popover'][data-part='content']", "Done again: S60 moved");
     }
 
@@ -78,7 +77,7 @@ class PlanJourneyTest extends Journey {
         browser.paste(rows.replace("P1049\n", "P1049X\n"));
         browser.read("[role='alert']", "\"P1049X\" is no predecessor");
         browser.press("Understood");
-        assertThat(browser.all("[data-row^='P1']")).isEmpty();
+        assertThat(browser.count("[data-row^='P1']")).isZero();
 
         browser.paste(rows);
         browser.read(NOTE, "200 rows are pasted, 200 of them new");
@@ -107,7 +106,7 @@ class PlanJourneyTest extends Journey {
         browser.read("[data-check='lead']", "accepted because “Agreed with the contractor”");
         browser.pressIn("[data-check='overlong']", "Show the rows");
         browser.isGone("[data-row='S10']");
-        browser.see("[aria-label='Show all rows']").click();
+        browser.click("[aria-label='Show all rows']");
         browser.read("[data-row='S10']", "Survey");
     }
 
@@ -130,19 +129,19 @@ class PlanJourneyTest extends Journey {
                 .collect(Collectors.joining("\n"));
         Path file = folder.resolve("march.csv");
         Files.writeString(file, newer + "\nI95,2,Snag list,task,4d,I80,,,,,,,,,,\n");
-        browser.see("[aria-label='More for the plan']").click();
+        browser.click("[aria-label='More for the plan']");
         browser.pick("Update from a newer file…");
         browser.choose("[aria-label='Newer schedule']", file.toString());
         browser.read("[data-testid='update']", "1 new, 2 changed, 1 gone.");
         browser.read("[data-update='S20']", "duration: 80d → 95d");
         browser.read("[data-update='H10']", "With it goes cost line K24");
-        browser.see("[aria-label='Take H10 over']").click();
+        browser.click("[aria-label='Take H10 over']");
         browser.press("Take 3 rows over");
         browser.arrive("/plan");
         browser.read("[data-row='S20']", "95");
         browser.read(NOTE, "The plan is updated");
         assertThat(browser.get("/api/projects" + project() + "/plan")).contains("\"I95\"", "\"H10\"");
-        browser.see(GRID).sendKeys(Keys.chord(Keys.CONTROL, "z"));
+        browser.send(GRID, Keys.chord(Keys.CONTROL, "z"));
         browser.read(Browser.cell("S20", "days"), "80");
     }
 
@@ -177,7 +176,7 @@ class PlanJourneyTest extends Journey {
                 "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nBEGIN:VEVENT\r\nUID:1\r\n"
                         + "DTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:20270405\r\nDTEND;VALUE=DATE:20270501\r\n"
                         + "SUMMARY:Spring closure\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n");
-        browser.see("[aria-label='More for the plan']").click();
+        browser.click("[aria-label='More for the plan']");
         browser.pick("Calendars…");
         browser.read("[data-testid='calendar-look']", "The plan finishes on 10 Jul 2028");
         browser.choose("[aria-label='iCalendar file of holidays']", holidays.toString());
@@ -196,20 +195,20 @@ class PlanJourneyTest extends Journey {
         browser.press("Keep");
         browser.read("[data-testid='calendar-look']", effect.replaceAll(".*would finish on (.*) instead.*", "$1"));
         browser.type(Keys.ESCAPE);
-        browser.see("[aria-label='Undo']").click();
+        browser.click("[aria-label='Undo']");
         browser.read("main", "Planned to finish on 10 Jul 2028");
     }
 
     @Test
     void theSheetOfARowChangesItsLogicAndProgress() {
         bringIn(DEMO);
-        browser.see("[aria-label='More for the plan']").click();
+        browser.click("[aria-label='More for the plan']");
         browser.pick("Settings of the project…");
         browser.enterLabelled("Data date", "8 Mar 2027");
         browser.enterLabelled("Budget", "lots");
         browser.read("aside [role='alert']", "An amount is needed");
         browser.select("S10", "name");
-        browser.see("[aria-label='Close settings of the project']").click();
+        browser.click("[aria-label='Close settings of the project']");
         browser.select("S10", "name");
         browser.type(Keys.chord(Keys.ALT, Keys.ENTER));
         browser.read("[aria-label='Sheet']", "on the longest path");
@@ -231,13 +230,13 @@ class PlanJourneyTest extends Journey {
         browser.pickStarting("From the example Garden room");
         browser.see(GRID);
         openProjects();
-        browser.see("[aria-label='More for A garden room']").click();
+        browser.click("[aria-label='More for A garden room']");
         browser.pick("Delete");
         browser.read(NOTE, "for 30 days it can be brought back");
         browser.isGone("[data-project='A garden room']");
         browser.press("Take back");
         browser.see("[data-project='A garden room']");
-        browser.see("[aria-label='More for A garden room']").click();
+        browser.click("[aria-label='More for A garden room']");
         browser.pick("Put away");
         browser.isGone("[data-project='A garden room']");
         browser.press("Put away");
@@ -252,30 +251,29 @@ class PlanJourneyTest extends Journey {
         }
         bringIn(large);
         browser.see("[data-row='W']");
-        String row = browser.all(GRID + " [data-row]").stream()
-                .map(one -> one.getAttribute("data-row"))
+        String row = browser.attributes(GRID + " [data-row]", "data-row").stream()
                 .filter(id -> id.startsWith("A"))
                 .findFirst()
                 .orElseThrow();
-        String before = browser.see("[data-row='" + row + "']").getText();
+        String before = browser.text("[data-row='" + row + "']");
         browser.select(row, "days");
         browser.type("77", Keys.ENTER);
         browser.read(Browser.cell(row, "days"), "77");
-        assertThat(browser.see("[data-row='" + row + "']").getText()).isNotEqualTo(before);
-        browser.see("[aria-label='Find rows']").click();
+        assertThat(browser.text("[data-row='" + row + "']")).isNotEqualTo(before);
+        browser.click("[aria-label='Find rows']");
         browser.type("A9999");
         browser.see("[data-row='A9999']");
-        assertThat(browser.all(GRID + " [data-row]")).hasSizeLessThan(5);
-        new Select(browser.see("select[aria-label='Show rows']")).selectByVisibleText("On the longest path");
-        browser.see("[aria-label='Show all rows']").click();
+        assertThat(browser.count(GRID + " [data-row]")).isLessThan(5);
+        browser.chooseText("select[aria-label='Show rows']", "On the longest path");
+        browser.click("[aria-label='Show all rows']");
         browser.see("[data-row='" + row + "']");
         browser.scroll(GRID, 60_000);
         browser.isGone("[data-row='W']");
-        browser.see(GRID).sendKeys(Keys.chord(Keys.CONTROL, Keys.HOME));
+        browser.send(GRID, Keys.chord(Keys.CONTROL, Keys.HOME));
         browser.read("[data-row='W']", "All work");
-        assertThat(browser.all(GRID + " [data-row]"))
+        assertThat(browser.count(GRID + " [data-row]"))
                 .as("rows in the page at once")
-                .hasSizeLessThan(120);
+                .isLessThan(120);
         browser.goTo("Odds");
         browser.read("[data-testid='reading']", "Four futures in five finish by");
     }

@@ -27,8 +27,7 @@ class ProgrammeJourneyTest extends Journey {
     /** A project opens into its milestones, by key too; lines are put together and left out. */
     private void theListShowsWhatIsWanted() {
         String within = "[data-project='" + RIDGE + "'][data-within]";
-        browser.see(within + " button[aria-label='Milestones of " + RIDGE + "']")
-                .sendKeys(Keys.ENTER);
+        browser.send(within + " button[aria-label='Milestones of " + RIDGE + "']", Keys.ENTER);
         browser.read("[data-milestone='Site ready for building']", "P80");
         browser.see("[data-milestone='Site ready for building'] svg[aria-label*='P50']");
         Axe.look(browser, "the list with a programme and milestones");
@@ -84,9 +83,9 @@ class ProgrammeJourneyTest extends Journey {
         bringIn("visitor-centre", "Visitor centre below the ridge", CENTRE);
         openProjects();
         browser.press("New programme");
-        browser.see("input[value='" + RIDGE + "']").click();
+        browser.click("input[value='" + RIDGE + "']");
         Axe.look(browser, "new programme");
-        browser.see("input[value='" + CENTRE + "']").click();
+        browser.click("input[value='" + CENTRE + "']");
         browser.enterLabelled("Name", PROGRAMME);
         browser.read("[data-project='" + PROGRAMME + "'] + [data-within]", RIDGE);
         browser.read("[data-project='" + PROGRAMME + "']", "P80");

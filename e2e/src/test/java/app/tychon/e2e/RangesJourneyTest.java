@@ -64,7 +64,7 @@ class RangesJourneyTest extends Journey {
     void aDraggedPointMovesTheMeanAndShowsWhatItDoesToTheFinish() {
         openRanges();
         browser.select("S20", "shape");
-        browser.see("[aria-label='Sheet of the row']").click();
+        browser.click("[aria-label='Sheet of the row']");
         String before = browser.read("[data-mean]", "85");
         browser.drag("[data-handle='high']", 60);
         String after = browser.readOtherThan("[data-mean]", before);
@@ -85,7 +85,7 @@ class RangesJourneyTest extends Journey {
         browser.select("S50", "name");
         browser.type(Keys.chord(Keys.SHIFT, Keys.ARROW_DOWN));
         browser.press("Fit to past work…");
-        browser.see("[aria-label='Past work']").click();
+        browser.click("[aria-label='Past work']");
         browser.type("5 5 5");
         browser.press("Fit shapes to it");
         browser.read("[role='dialog'] [role='alert']", "Nothing can be fitted");
@@ -97,7 +97,7 @@ class RangesJourneyTest extends Journey {
         browser.press("Give it to 2 selected rows");
         browser.isGone("[role='dialog']");
         browser.select("S50", "name");
-        browser.see("[aria-label='Sheet of the row']").click();
+        browser.click("[aria-label='Sheet of the row']");
         browser.read("aside", "It was fitted to “Roads since 2019”, 16 observations.");
         browser.press("Past work");
         browser.read("[role='dialog']", "The reason of S50 Culverts and road surface");
@@ -143,7 +143,7 @@ class RangesJourneyTest extends Journey {
         browser.read("[role='dialog'] [role='alert']", "A number is needed, such as 12.5, not “soon”");
         browser.enter("[role='group'][aria-label='Firm'] input[name='high']", "125");
         browser.press("New grade");
-        browser.see("[data-row='grade4'] [data-column='name']").click();
+        browser.click("[data-row='grade4'] [data-column='name']");
         browser.type("Wild", Keys.TAB, "For what was never done before", Keys.ENTER);
         browser.read("[data-row='grade4'] [data-column='note']", "For what was never done before");
         browser.press("Keep the table");
@@ -152,7 +152,7 @@ class RangesJourneyTest extends Journey {
         browser.type("-");
         browser.read(grade("S10"), "Wild");
 
-        browser.see("[aria-label='Sheet of the row']").click();
+        browser.click("[aria-label='Sheet of the row']");
         browser.read("aside", "Grade Wild, its own.");
         browser.press("Ask me in order");
         browser.enter("input[name='low']", "9");
@@ -170,7 +170,7 @@ class RangesJourneyTest extends Journey {
         openRanges();
         Path bad = Files.writeString(folder.resolve("bad.csv"), "Id,Low,Likely,High\nS10,9,8,7\n");
         Path good = Files.writeString(folder.resolve("good.csv"), "Id,Low,Likely,High\nS10,90 %,110 %,250 %\n");
-        browser.see("[aria-label='More for ranges']").click();
+        browser.click("[aria-label='More for ranges']");
         browser.pick("Ranges from a file…");
         browser.choose("[aria-label='File of ranges']", bad.toString());
         browser.read("[role='dialog'] [role='alert']", "Row 2, low: low 9 is above likely 8");
@@ -185,7 +185,7 @@ class RangesJourneyTest extends Journey {
     void theHorizonMovesWithAnEditAndTellsHowFarFromThePin() {
         bringIn(DEMO);
         browser.read(LIVE, "Live, 5,000 futures");
-        browser.see("[aria-label='Pin these odds']").click();
+        browser.click("[aria-label='Pin these odds']");
         browser.read(FINISH, "As pinned");
         String before = browser.read(FINISH, "P80");
         browser.goTo("Ranges");
@@ -198,7 +198,7 @@ class RangesJourneyTest extends Journey {
         browser.read(FINISH, "later than pinned");
         browser.type(Keys.chord(Keys.CONTROL, "z"));
         browser.read(FINISH, "As pinned");
-        browser.see("[aria-label='Fold the horizon']").click();
+        browser.click("[aria-label='Fold the horizon']");
         browser.isGone(FINISH);
         browser.read("footer", "Finish P80");
     }

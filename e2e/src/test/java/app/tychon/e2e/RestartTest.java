@@ -37,9 +37,9 @@ class RestartTest {
             browser.read(SOURCE, "Run 1");
             browser.read(IN_WORDS, "By 10,000 futures");
             reading = browser.read(READING, "Four futures in five finish by");
-            run = browser.see(SOURCE).getText();
+            run = browser.text(SOURCE);
             stage = browser.address().substring(server.address().length());
-            browser.see("[aria-label^='Settings of the run']").click();
+            browser.click("[aria-label^='Settings of the run']");
             browser.enter("input[aria-label='Iterations']", "1000000");
             browser.type(Keys.ESCAPE);
             browser.press("Record a run");
@@ -54,7 +54,7 @@ class RestartTest {
                 browser.read(IN_WORDS, "By 10,000 futures");
                 assertThat(browser.read(READING, "Four futures in five finish by"))
                         .isEqualTo(reading);
-                assertThat(browser.see(SOURCE).getText()).isEqualTo(run);
+                assertThat(browser.text(SOURCE)).isEqualTo(run);
                 goesOnWithMachines(browser, workers);
             }
         }
@@ -63,11 +63,11 @@ class RestartTest {
     /** What was at work goes on to where it was to end, on two more machines, of which one is killed; and is stopped again. */
     private static void goesOnWithMachines(Browser browser, Workers workers) {
         String stage = browser.address();
-        browser.see("[aria-label='You, alone on this machine']").click();
+        browser.click("[aria-label='You, alone on this machine']");
         browser.pick("Machines that work here");
         browser.read("[data-testid='machines']", "2 machines help this server, 2 blocks at once");
         browser.open(stage);
-        browser.see("[aria-label='Recorded runs']").click();
+        browser.click("[aria-label='Recorded runs']");
         browser.read("[data-run='2']", "interrupted");
         browser.press("Go on with it");
         browser.read("[data-testid='at-work']", "with 2 more machines");

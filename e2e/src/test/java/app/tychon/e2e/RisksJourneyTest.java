@@ -28,8 +28,7 @@ class RisksJourneyTest extends Journey {
     }
 
     private double days(String risk) {
-        return Double.parseDouble(
-                browser.see(Browser.cell(risk, "days")).getText().replace('\u2212', '-'));
+        return Double.parseDouble(browser.text(Browser.cell(risk, "days")).replace('\u2212', '-'));
     }
 
     @Test
@@ -43,7 +42,7 @@ class RisksJourneyTest extends Journey {
         double second = days("R12");
         assertThat(first).isGreaterThan(second);
         assertThat(second).isPositive();
-        assertThat(browser.see(Browser.cell("R14", "title") + " svg").getDomAttribute("aria-label"))
+        assertThat(browser.attribute(Browser.cell("R14", "title") + " svg", "aria-label"))
                 .isEqualTo("opportunity");
         browser.select("R01", "code");
         browser.type(Keys.ARROW_DOWN, Keys.ARROW_RIGHT);
@@ -134,7 +133,7 @@ class RisksJourneyTest extends Journey {
         browser.press("Matrix");
         browser.read("[data-answer]", "beyond what the scheme tolerates");
         String before = place("R11");
-        browser.see("[data-mark='R11']").click();
+        browser.click("[data-mark='R11']");
         browser.press("Open its sheet");
         browser.enterLabelled("Chance", "50");
         browser.read(Browser.cell("R11", "chance"), "50 %");
@@ -144,7 +143,7 @@ class RisksJourneyTest extends Journey {
     }
 
     private String place(String risk) {
-        return browser.see("[data-mark='" + risk + "'] path").getDomAttribute("d");
+        return browser.attribute("[data-mark='" + risk + "'] path", "d");
     }
 
     @Test
@@ -212,7 +211,7 @@ class RisksJourneyTest extends Journey {
         browser.read("[data-testid='loss']", "Site is expected to cost");
         browser.chooseOption("[aria-label='Category']", "");
         browser.read("[data-testid='loss']", whole);
-        browser.see("[role='slider'][aria-label='Reading line']").sendKeys(Keys.ARROW_LEFT);
+        browser.send("[role='slider'][aria-label='Reading line']", Keys.ARROW_LEFT);
         browser.read("[data-testid='loss']", "with 94 % chance");
         browser.press("Exposure");
         browser.read("[data-testid='exposure']", "At first the risks move the finish by +");
@@ -230,7 +229,7 @@ class RisksJourneyTest extends Journey {
         browser.read("[data-check='wrongWay']", "an opportunity that only adds");
         browser.pressIn("[data-check='wrongWay']", "Mend");
         browser.isGone("[data-check='wrongWay']");
-        assertThat(browser.see(Browser.cell("R07", "title") + " svg").getDomAttribute("aria-label"))
+        assertThat(browser.attribute(Browser.cell("R07", "title") + " svg", "aria-label"))
                 .isEqualTo("threat");
     }
 
@@ -279,12 +278,12 @@ class RisksJourneyTest extends Journey {
         browser.press("Matrix");
         browser.press("Quality");
         String before = place("R01");
-        browser.see("[data-mark='R01']").sendKeys(Keys.ARROW_UP);
+        browser.send("[data-mark='R01']", Keys.ARROW_UP);
         browser.readAll("[aria-label='Score and effect'] td", "9");
         assertThat(place("R01")).isNotEqualTo(before);
         browser.dragOnto("[data-mark='R01']", "[data-cell='2 5']");
         browser.readAll("[aria-label='Score and effect'] td", "10");
-        browser.see("[data-cell='1 1']").click();
+        browser.click("[data-cell='1 1']");
         browser.read("[aria-label='rare, level 1']", "Nothing lies there.");
     }
 

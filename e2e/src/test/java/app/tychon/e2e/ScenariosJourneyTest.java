@@ -26,19 +26,19 @@ class ScenariosJourneyTest extends Journey {
     void aSwitchOnThePlanBecomesAScenarioWhoseGapIsReadAndCopiedAndPutAway() {
         openScenarios();
         browser.read(HEADLINE, "Hearing and test buys 7.5 working days at P80 and pays for itself");
-        browser.see(row("")).click();
+        browser.click(row(""));
         browser.press("7 more…");
-        browser.see("input[aria-label='R12 off']").click();
+        browser.click("input[aria-label='R12 off']");
         browser.read(row("V6"), "R12 off");
         browser.read(HEADLINE, "R12 off buys");
         browser.see("[data-gap]");
         // By keys: up to the one above, and its line taken off the drawing and put back.
-        browser.see(row("V6")).sendKeys(Keys.ARROW_UP);
-        browser.see(row("V5") + "[aria-selected='true']").sendKeys(Keys.SPACE);
+        browser.send(row("V6"), Keys.ARROW_UP);
+        browser.send(row("V5") + "[aria-selected='true']", Keys.SPACE);
         browser.see("[data-curve='V5']");
-        browser.see(row("V5")).sendKeys(Keys.SPACE);
+        browser.send(row("V5"), Keys.SPACE);
         browser.isGone("[data-curve='V5']");
-        browser.see(row("V5")).sendKeys(Keys.ARROW_DOWN);
+        browser.send(row("V5"), Keys.ARROW_DOWN);
         browser.see(row("V6") + "[aria-selected='true']");
         browser.press("Copy");
         browser.read(row("V7"), "R12 off 1");
@@ -57,7 +57,7 @@ class ScenariosJourneyTest extends Journey {
     @Test
     void inAScenarioWorkGetsLongerAndThePlanStaysAsItIs() {
         openScenarios();
-        browser.see(row("V1")).click();
+        browser.click(row("V1"));
         browser.press("Work in it");
         browser.read("[aria-label='A scenario is worked in']", "You work in the scenario “Early hearing”");
         String inside = browser.address();
@@ -73,7 +73,7 @@ class ScenariosJourneyTest extends Journey {
         browser.read(Browser.cell("S40", "days"), "40");
         browser.goTo("Scenarios");
         browser.read(row("V1"), "S40 duration 40d → 60d");
-        browser.see(row("V1")).click();
+        browser.click(row("V1"));
         browser.pressLabelled("Give up: S40 duration 40d → 60d");
         browser.isGone("[data-edit='S40']");
     }
@@ -81,7 +81,7 @@ class ScenariosJourneyTest extends Journey {
     @Test
     void oneIsLookedAtTakenOverAndTakenBack() {
         openScenarios();
-        browser.see(row("V4")).click();
+        browser.click(row("V4"));
         browser.press("Take it over…");
         browser.read(
                 "[data-testid='taken over']", "Cut and grade the access road: duration 40d → 26d, estimate changed.");
@@ -111,7 +111,7 @@ class ScenariosJourneyTest extends Journey {
         browser.read("[data-testid='funded']", "Early hearing with neighbours and agency");
         browser.read("[data-testid='left out']", "beyond the budget");
         // By keys the line goes on by steps.
-        browser.see("[role='slider'][aria-label='Budget']").sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
+        browser.send("[role='slider'][aria-label='Budget']", Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
         browser.read(HEADLINE, "For €70.0k, fund R01 and R10");
         browser.press("Decide it");
         browser.read(NOTE, "R01 and R10 are decided");
@@ -126,7 +126,7 @@ class ScenariosJourneyTest extends Journey {
     }
 
     private void budget(String amount) {
-        browser.see("input[aria-label='Budget']").click();
+        browser.click("input[aria-label='Budget']");
         browser.type(Keys.chord(Keys.CONTROL, "a"));
         browser.type(amount, Keys.ENTER);
     }
@@ -135,7 +135,7 @@ class ScenariosJourneyTest extends Journey {
     void theForecastDriftsOverThreeRecordedRunsAndItsStepsOpenIntoEdits() {
         bringIn(DEMO);
         browser.goTo("Odds");
-        browser.see("[aria-label^='Settings of the run']").click();
+        browser.click("[aria-label^='Settings of the run']");
         browser.enter("input[aria-label='Iterations']", "2000");
         browser.type(Keys.ESCAPE);
         recorded(1);
@@ -156,13 +156,13 @@ class ScenariosJourneyTest extends Journey {
         browser.goTo("Scenarios");
         browser.press("Since last time");
         browser.read(HEADLINE, "P80 has slipped");
-        assertThat(browser.all("[data-run]")).hasSize(3);
+        assertThat(browser.count("[data-run]")).isEqualTo(3);
         browser.read("[data-testid='between']", "From run 2 to run 3: +");
         browser.read("[data-testid='since']", "S20: estimate");
-        browser.see("[data-run='1']").sendKeys(Keys.ENTER);
-        browser.see("[data-run='2']").sendKeys(Keys.ENTER);
+        browser.send("[data-run='1']", Keys.ENTER);
+        browser.send("[data-run='2']", Keys.ENTER);
         browser.read("[data-testid='between']", "From run 1 to run 2: +");
-        browser.see("[data-step='logic']").sendKeys(Keys.ENTER);
+        browser.send("[data-step='logic']", Keys.ENTER);
         browser.read("[data-testid='since']", "Inside “plan changed”");
         browser.read("[data-testid='since']", "I20: duration 15d → 40d");
         browser.read("[data-testid='since']", "you, ");

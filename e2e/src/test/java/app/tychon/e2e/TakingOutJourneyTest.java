@@ -50,7 +50,7 @@ class TakingOutJourneyTest extends Journey {
 
         assertThat(browser.isGone("[data-row='S60'] [data-column='calendar']")).isTrue();
         browser.pressLabelled("Columns");
-        browser.see("[role='menuitemcheckbox'][data-value='calendar']").click();
+        browser.click("[role='menuitemcheckbox'][data-value='calendar']");
         browser.type(Keys.ESCAPE);
         browser.see("[data-row='S60'] [data-column='calendar']");
     }
