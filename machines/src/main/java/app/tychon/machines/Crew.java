@@ -75,13 +75,12 @@ public final class Crew implements AutoCloseable {
     }
 
     /**
-     * Whether a task is so long that sharing it makes it shorter, and may be shared: by rounds it is not, nor where the threads
-     * here begin with all of it at once.
+     * Whether a task is so long that sharing it makes it shorter, unless the threads here begin with all of it at once. One that goes
+     * on until it is steady is taken for as long as it may get.
      */
     boolean isWorthSharing(Task task) {
         RunSettings settings = task.settings();
-        return settings.until().isEmpty()
-                && settings.iterations() > settings.threads() * Block.BATCH
+        return settings.iterations() > settings.threads() * Block.BATCH
                 && work(task) >= WORTH_SHARING
                 && !workers().isEmpty();
     }

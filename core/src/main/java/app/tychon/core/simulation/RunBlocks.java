@@ -33,10 +33,7 @@ public final class RunBlocks {
         RunSettings settings = task.settings();
         Supplier<Function<Block, byte[]>> worker =
                 switch (task.wanted()) {
-                    case ALL -> {
-                        Tallies like = Tallies.of(plan, settings);
-                        yield () -> new BlockWorker(plan, settings, like)::work;
-                    }
+                    case ALL -> workers(Tallies.of(plan, settings), plan, settings);
                     case OUTCOMES -> () -> new OutcomeWorker(plan, settings)::work;
                     case DIFFERENCES -> {
                         Compared compared = Compared.of(plan, settings, task.asked());
@@ -44,6 +41,15 @@ public final class RunBlocks {
                     }
                 };
         return new RunBlocks(settings, worker);
+    }
+
+    /** Of everything, to be put to tallies that there are. */
+    static RunBlocks like(Tallies tallies, CompiledPlan plan, RunSettings settings) {
+        return new RunBlocks(settings, workers(tallies, plan, settings));
+    }
+
+    private static Supplier<Function<Block, byte[]>> workers(Tallies like, CompiledPlan plan, RunSettings settings) {
+        return () -> new BlockWorker(plan, settings, like)::work;
     }
 
     /**

@@ -2,12 +2,13 @@ package app.tychon.core.simulation;
 
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
-import app.tychon.core.simulation.engine.Block;
+import app.tychon.core.simulation.engine.BatchWorker;
+import app.tychon.core.simulation.engine.Blocks;
 import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Steadiness;
 import app.tychon.core.simulation.tally.OutputSamples;
-import app.tychon.core.simulation.tally.Recorder;
 
 /**
  * About how much memory a run takes while it works, so that it can be told beforehand whether there is room for it.
@@ -39,25 +40,38 @@ public record RunNeeds(long watched, long bytes) {
         long others = plan.wbs().size()
                 + plan.activities().stream().filter(Activity::isMilestone).count();
         long kept = watched + Math.min(OutputSamples.MOST_VALUES, EACH * n * others);
-        long rows = plan.activities().size() + plan.wbs().size();
-        long lanes = LANE * Recorder.width(plan.activities().size());
+        long aThread = TALLIES + lanes(plan);
         long bytes = AN_ITERATION * n
                 + 3 * Double.BYTES * kept
-                + rows * (RunResult.AN_ACTIVITY + TALLIES + settings.threads() * (TALLIES + lanes));
-        return new RunNeeds(watched, bytes);
+                + rows(plan) * (RunResult.AN_ACTIVITY + TALLIES + settings.threads() * aThread);
+        return new RunNeeds(watched, bytes + (settings.until().isPresent() ? early(plan, settings) : 0));
+    }
+
+    /** What a run that may be enough after any round has worked off before its turn, and what that is worked off with. */
+    private static long early(Plan plan, RunSettings settings) {
+        long all = rows(plan) * PACKED * (settings.iterations() / Steadiness.STEP);
+        return Math.min(Blocks.MOST_EARLY, all) + settings.threads() * ofBlocks(plan, Task.Wanted.ALL);
+    }
+
+    private static long rows(Plan plan) {
+        return plan.activities().size() + plan.wbs().size();
+    }
+
+    /** Of a row, of one thread. */
+    private static long lanes(Plan plan) {
+        return LANE * BatchWorker.width(plan.activities().size());
     }
 
     /** About how much memory a thread takes that works at blocks of a task, one of {@link RunBlocks}. */
     public static long ofBlocks(Plan plan, Task.Wanted wanted) {
-        int activities = plan.activities().size();
         long row =
                 switch (wanted) {
-                    case ALL -> TALLIES + LANE * Recorder.width(activities) + PACKED;
-                    case OUTCOMES -> LANE * Block.BATCH;
+                    case ALL -> TALLIES + lanes(plan) + PACKED;
+                    case OUTCOMES -> lanes(plan);
                     // What is compared with is kept beside what is compared.
-                    case DIFFERENCES -> 2 * LANE * Block.BATCH;
+                    case DIFFERENCES -> 2 * lanes(plan);
                 };
-        return (activities + plan.wbs().size()) * row;
+        return rows(plan) * row;
     }
 
     /** About how much memory a plan takes once it is compiled. */

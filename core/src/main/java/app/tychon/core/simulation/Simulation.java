@@ -224,14 +224,11 @@ public final class Simulation {
 
     /** What others have worked off is put to what was worked off here. */
     private final class PutTogether implements Apart {
-        private BlockWorker own;
+        private final RunBlocks own = RunBlocks.like(tallies, plan, settings);
 
         @Override
         public byte[] work(Block block) {
-            synchronized (tallies) {
-                own = own == null ? new BlockWorker(plan, settings, tallies) : own;
-                return own.work(block);
-            }
+            return own.work(block);
         }
 
         @Override

@@ -1,7 +1,6 @@
 package app.tychon.core.simulation.difference;
 
 import app.tychon.core.schedule.Successors;
-import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.Draws;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.CompiledPlan;
@@ -38,7 +37,8 @@ public final class Compared {
 
     /** What one thread compares with. */
     final class Hand {
-        private final BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
+        private final BatchWorker worker =
+                new BatchWorker(plan, draws, BatchWorker.width(plan.network().size()));
         private final Asker asker = new Asker(plan, worker, successors);
 
         /**
@@ -49,6 +49,10 @@ public final class Compared {
          * @param patches gets where variations come out otherwise, in the order of {@link #varied}
          */
         void batch(int first, int count, Samples samples, int offset, List<Patches> patches) {
+            worker.strips(first, count, (from, some) -> strip(from, some, samples, offset, patches));
+        }
+
+        private void strip(int first, int count, Samples samples, int offset, List<Patches> patches) {
             asker.simulate(worker.batch(first, count));
             samples.add(worker, first - offset, count);
             for (int v = 0; v < varied.size(); v++) {

@@ -14,6 +14,17 @@ import app.tychon.core.simulation.risk.Strikes;
 
 /** One thread's working space for batches of iterations, and the order of an iteration. */
 public final class BatchWorker {
+    /** Activities from which on lanes are so many that fewer at a time save memory, and nothing else comes of it. */
+    private static final int LARGE = 20_000;
+
+    private static final int NARROW = 100;
+
+    /** Works at iterations of a batch. */
+    @FunctionalInterface
+    public interface Strip {
+        void work(int first, int count);
+    }
+
     public final Lanes lanes;
     public final BranchSpans spans;
     public final Strikes strikes;
@@ -37,6 +48,19 @@ public final class BatchWorker {
         strikes = plan.risks().space();
         money = plan.costs().space();
         trace = new CriticalTrace(network, pass, plan.target());
+    }
+
+    /** Iterations at a time of a plan of so many activities. */
+    public static int width(int activities) {
+        return activities > LARGE ? NARROW : Batch.WIDTH;
+    }
+
+    /** Parts a batch into as many iterations as are worked at at a time, in their order. */
+    public void strips(int first, int count, Strip strip) {
+        int width = lanes.width;
+        for (int from = first; from < first + count; from += width) {
+            strip.work(from, Math.min(width, first + count - from));
+        }
     }
 
     /** Iterations for this thread, as in {@link Batch}. */

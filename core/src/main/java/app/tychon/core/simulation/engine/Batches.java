@@ -34,6 +34,11 @@ public final class Batches {
         void keep(BatchWorker worker, int first, int count);
     }
 
+    /** Rounds, or a share of what is done if that is more, that may be done early of a run that may be enough after any round. */
+    private static final int ROUNDS_AHEAD = 4;
+
+    private static final double SHARE_AHEAD = 0.5;
+
     /** How long to wait for others before looking again. */
     private static final int MILLIS = 20;
 
@@ -51,10 +56,13 @@ public final class Batches {
 
     private final RunSettings settings;
     private final RunMonitor monitor;
+    private final int round;
     private final Blocks blocks;
     private final Apart apart;
     private final Function<Blocks, Helpers.Help> others;
-    private Helpers.Help help = Helpers.NO_HELP;
+    private boolean isHelped;
+    /** Whether what has not its turn yet is worked at: where more hands are there than a round has work for. */
+    private boolean isAhead;
 
     public Batches(RunSettings settings, RunMonitor monitor) {
         this(settings, monitor, NOBODYS, blocks -> Helpers.NO_HELP);
@@ -73,7 +81,8 @@ public final class Batches {
         this.monitor = monitor;
         this.apart = apart;
         this.others = others;
-        blocks = new Blocks(settings.iterations(), apart, done -> monitor.progress(done, settings.iterations()));
+        round = settings.until().isPresent() ? Steadiness.STEP : settings.iterations();
+        blocks = new Blocks(settings.iterations(), round, apart, done -> monitor.progress(done, settings.iterations()));
     }
 
     /** Who watches a batch as it is worked off. */
@@ -95,7 +104,8 @@ public final class Batches {
     /** The same with the help of others. */
     public static int each(Task task, RunMonitor monitor, Keeper keeper, Apart apart, Helpers helpers) {
         Batches batches = new Batches(task, monitor, apart, helpers);
-        return batches.all(task.plan(), worker -> (first, count) -> Witness.NONE, keeper);
+        int width = BatchWorker.width(task.plan().network().size());
+        return batches.all(task.plan(), width, worker -> (first, count) -> Witness.NONE, keeper);
     }
 
     /**
@@ -109,19 +119,20 @@ public final class Batches {
             RunMonitor monitor,
             Function<BatchWorker, Watch> watch,
             Keeper keeper) {
-        return new Batches(settings, monitor).all(plan, watch, keeper);
+        return new Batches(settings, monitor).all(plan, Batch.WIDTH, watch, keeper);
     }
 
-    private int all(CompiledPlan plan, Function<BatchWorker, Watch> watch, Keeper keeper) {
+    /** @param width most iterations at a time */
+    private int all(CompiledPlan plan, int width, Function<BatchWorker, Watch> watch, Keeper keeper) {
         Draws draws = new Draws(settings.seed(), settings.sampling());
         run(
                 () -> {
-                    BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
+                    BatchWorker worker = new BatchWorker(plan, draws, width);
                     Watch own = watch.apply(worker);
-                    return (first, count) -> {
+                    return (batch, all) -> worker.strips(batch, all, (first, count) -> {
                         worker.iterate(worker.batch(first, count), own.over(first, count));
                         keeper.keep(worker, first, count);
-                    };
+                    });
                 },
                 done -> false);
         return done();
@@ -136,7 +147,6 @@ public final class Batches {
      * @throws CancellationException when stopped before anything was done, or the thread is interrupted
      */
     public <W extends Work> List<W> run(Supplier<W> worker, IntPredicate enough) {
-        int round = settings.until().isPresent() ? Steadiness.STEP : settings.iterations();
         List<W> workers = new ArrayList<>();
         for (int t = 0; t < settings.threads(); t++) {
             workers.add(worker.get());
@@ -144,9 +154,12 @@ public final class Batches {
         ExecutorService threads =
                 workers.size() == 1 ? null : Executors.newFixedThreadPool(workers.size() - 1, Batches::helper);
         try (Helpers.Help coming = others.apply(blocks)) {
-            help = coming;
+            isHelped = coming != Helpers.NO_HELP;
+            isAhead = apart != NOBODYS
+                    && round < settings.iterations()
+                    && (isHelped || settings.threads() * Batch.WIDTH > round);
             for (int end = round; done() < settings.iterations() && !isStopped(); end += round) {
-                blocks.open(end);
+                blocks.open(end, isAhead ? ahead() : 0);
                 workOff(workers, threads);
                 if (done() >= end && enough.test(done())) {
                     break;
@@ -161,6 +174,11 @@ public final class Batches {
             throw new CancellationException("stopped before the first iterations were done");
         }
         return workers;
+    }
+
+    /** Iterations that may be done before their turn. */
+    private int ahead() {
+        return round * Math.max(ROUNDS_AHEAD, (int) (SHARE_AHEAD * done() / round));
     }
 
     public int done() {
@@ -228,7 +246,7 @@ public final class Batches {
                     worker.batch(block.get().first(), block.get().count());
                     blocks.finish(block.get());
                     monitor.pause();
-                } else if (help == Helpers.NO_HELP || blocks.isThrough()) {
+                } else if (!isHelped && !isAhead || blocks.isThrough()) {
                     return;
                 } else {
                     waitForOthers();
@@ -241,11 +259,15 @@ public final class Batches {
         }
     }
 
-    /** Nothing is left to begin with: what somebody has had for long is worked off here as well. */
+    /**
+     * Nothing is left to begin with that has its turn: what somebody has had for long is worked off here as well, or what comes
+     * next.
+     */
     private void waitForOthers() throws InterruptedException {
-        Optional<Block> late = blocks.takeLate();
-        if (late.isPresent()) {
-            blocks.finish(late.get(), apart.work(late.get()));
+        Optional<Block> other = blocks.takeLate().or(() -> blocks.takeAhead(1));
+        if (other.isPresent()) {
+            blocks.finish(other.get(), apart.work(other.get()));
+            monitor.pause();
         } else {
             monitor.rest();
             blocks.await(MILLIS);

@@ -13,15 +13,19 @@ public final class OutcomeWorker {
     private final BatchWorker worker;
 
     public OutcomeWorker(CompiledPlan plan, RunSettings settings) {
-        worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()), Batch.WIDTH);
+        worker = new BatchWorker(
+                plan,
+                new Draws(settings.seed(), settings.sampling()),
+                BatchWorker.width(plan.network().size()));
     }
 
     public byte[] work(Block block) {
         Samples samples = new Samples(block.count());
         for (int first = block.first(); first < block.end(); first += Batch.WIDTH) {
-            int count = Math.min(Batch.WIDTH, block.end() - first);
-            worker.iterate(worker.batch(first, count), Witness.NONE);
-            samples.add(worker, first - block.first(), count);
+            worker.strips(first, Math.min(Batch.WIDTH, block.end() - first), (from, count) -> {
+                worker.iterate(worker.batch(from, count), Witness.NONE);
+                samples.add(worker, from - block.first(), count);
+            });
         }
         Packer out = new Packer();
         samples.pack(out, block.count());

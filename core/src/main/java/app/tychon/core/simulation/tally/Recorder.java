@@ -12,17 +12,11 @@ import java.util.Arrays;
 
 /** What one thread simulates a run with, and what it counts. */
 public final class Recorder {
-    /** Activities from which on lanes are so many that fewer at a time save memory, and nothing else comes of it. */
-    private static final int LARGE = 20_000;
-
-    private static final int NARROW = 100;
-
     public final Tallies tallies;
     private final CompiledPlan plan;
     private final Network network;
     private final BatchWorker worker;
     private final PathTrace pathTrace;
-    private final int width;
     private final double[] deviations;
     private final double planDuration;
     /** Money of every owner in the lanes of a batch. */
@@ -35,18 +29,13 @@ public final class Recorder {
         this.plan = plan;
         network = plan.network();
         tallies = like.sibling();
-        width = width(network.size());
+        int width = BatchWorker.width(network.size());
         worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()), width);
         pathTrace = new PathTrace(network.size(), width, worker.trace);
         deviations = new double[width];
         planDuration = planDuration(plan);
         owners = new double[plan.costs().owners().size()][Batch.WIDTH];
         struck = new double[plan.risks().events().size()];
-    }
-
-    /** Lanes side by side for a plan of so many activities. */
-    public static int width(int activities) {
-        return activities > LARGE ? NARROW : Batch.WIDTH;
     }
 
     /** Working minutes of the plan without uncertainty. */
@@ -70,9 +59,7 @@ public final class Recorder {
     public double[] batch(int first, int count, Values values) {
         double[] sums = new double[sumsSize(plan)];
         Arrays.fill(struck, 0);
-        for (int from = 0; from < count; from += width) {
-            strip(first, from, Math.min(width, count - from), values, sums);
-        }
+        worker.strips(first, count, (from, some) -> strip(first, from, some, values, sums));
         int at = ActivityTallies.sumsSize(network.size());
         for (double[] own : owners) {
             sums[at++] = Arrays.stream(own, 0, count).sum();
@@ -81,9 +68,9 @@ public final class Recorder {
         return sums;
     }
 
-    private void strip(int batch, int from, int count, Values values, double[] sums) {
+    private void strip(int batch, int first, int count, Values values, double[] sums) {
         ActivityTallies part = tallies.activities;
-        worker.iterate(worker.batch(batch + from, count), new Witness() {
+        worker.iterate(worker.batch(first, count), new Witness() {
             @Override
             public void placed(int position) {
                 part.addDates(position, worker.lanes, count, sums);
@@ -96,9 +83,9 @@ public final class Recorder {
         part.addCritical(worker.lanes, count, deviations, sums);
         tallies.branches.add(worker.lanes, worker.spans, count, part::wasCritical);
         pathTrace.run(worker.lanes, count);
-        values.add(worker, pathTrace, batch + from, count);
+        values.add(worker, pathTrace, first, count);
         for (int owner = 0; owner < owners.length; owner++) {
-            System.arraycopy(worker.money.owners[owner], 0, owners[owner], from, count);
+            System.arraycopy(worker.money.owners[owner], 0, owners[owner], first - batch, count);
         }
         for (int risk = 0; risk < struck.length; risk++) {
             struck[risk] += Arrays.stream(worker.strikes.count[risk], 0, count)
