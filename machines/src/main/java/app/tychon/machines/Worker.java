@@ -1,31 +1,27 @@
 package app.tychon.machines;
 
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.locks.LockSupport;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.apache.ignite.Ignite;
 import org.apache.ignite.IgniteState;
 import org.apache.ignite.Ignition;
 import org.apache.ignite.IgnitionListener;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * A machine that works off blocks of runs for a server. The engine comes back by itself where the server was gone for a while;
  * where it gives up, as it does when a server comes back that is slow to answer, the worker joins anew.
  */
 public final class Worker implements AutoCloseable {
-    private static final Logger LOG = LoggerFactory.getLogger(Worker.class);
-    private static final long AGAIN_MILLIS = 2_000;
-
     private final Supplier<Ignite> joining;
+    private final Consumer<String> say;
     private final IgnitionListener listener = this::changed;
     private Ignite ignite;
     private boolean closed;
 
-    private Worker(Supplier<Ignite> joining) {
+    private Worker(Supplier<Ignite> joining, Consumer<String> say) {
         this.joining = joining;
+        this.say = say;
         ignite = joining.get();
         Ignition.addListener(listener);
     }
@@ -36,11 +32,13 @@ public final class Worker implements AutoCloseable {
      * @param machine what it is called
      * @param threads blocks it may work at at once
      * @param work    a folder of its own for the engine
+     * @param say     is told, in sentences, when the server is lost and found
      * @throws CannotJoin with the reason
      */
-    public static Worker join(Address server, Secret secret, String machine, int threads, Path work) {
+    public static Worker join(
+            Address server, Secret secret, String machine, int threads, Path work, Consumer<String> say) {
         WorkerRuns runs = new WorkerRuns(threads, Runtime.getRuntime().maxMemory());
-        return new Worker(() -> Nodes.worker(machine, server, threads, runs, secret, work, Build.mark()));
+        return new Worker(() -> Nodes.worker(machine, server, threads, runs, secret, work, Build.mark()), say);
     }
 
     static WorkerRuns runsOf(Ignite ignite) {
@@ -57,20 +55,15 @@ public final class Worker implements AutoCloseable {
 
     /** Until it is there again, or leaves; whatever hinders it may pass, a full disk too. */
     private void again() {
-        LOG.warn("The server is lost; joining anew.");
-        String why = "";
+        say.accept("the server is lost; joining anew");
         while (!isClosed()) {
-            try {
-                if (isBack(joining.get())) {
-                    return;
-                }
-            } catch (RuntimeException e) {
-                if (!why.equals(e.getMessage())) {
-                    why = String.valueOf(e.getMessage());
-                    LOG.warn("{} It is tried again and again.", why);
-                }
+            if (new Again(say, Again.USUAL)
+                    .until(joining, any -> true, this::isClosed)
+                    .filter(this::isBack)
+                    .isPresent()) {
+                say.accept("the server is found again");
+                return;
             }
-            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(AGAIN_MILLIS));
         }
     }
 

@@ -24,8 +24,6 @@ import picocli.CommandLine.Option;
                 "Lets this machine work at long runs of a server, until it is stopped. The secret of the machines comes by"
                         + " TYCHON_MACHINES_SECRET, or out of a file.")
 public final class WorkerCommand implements Callable<Integer> {
-    private static final int AGAIN_MILLIS = 3000;
-
     @Option(
             names = "--join",
             required = true,
@@ -62,7 +60,13 @@ public final class WorkerCommand implements Callable<Integer> {
             Secret secret = Secret.of(secret());
             Address server = Address.of(join);
             Path work = Files.createTempDirectory("tychon-worker");
-            Worker worker = joined(server, secret, work);
+            // A server that does not answer yet is waited for.
+            Worker worker = new Again(WorkerCommand::say, Again.USUAL)
+                    .until(
+                            () -> Worker.join(server, secret, name, threads, work, WorkerCommand::say),
+                            NoAnswer.class::isInstance,
+                            () -> false)
+                    .orElseThrow();
             CountDownLatch left = new CountDownLatch(1);
             Runtime.getRuntime().addShutdownHook(new Thread(() -> {
                 say("leaving; what is in hand is finished first");
@@ -76,20 +80,6 @@ public final class WorkerCommand implements Callable<Integer> {
         } catch (CannotJoin e) {
             say(e.getMessage());
             return 1;
-        }
-    }
-
-    /** A server that does not answer yet is waited for. */
-    private Worker joined(Address server, Secret secret, Path work) throws InterruptedException {
-        for (boolean told = false; ; told = true) {
-            try {
-                return Worker.join(server, secret, name, threads, work);
-            } catch (NoAnswer e) {
-                if (!told) {
-                    say(e.getMessage() + " It is tried again and again.");
-                }
-                Thread.sleep(AGAIN_MILLIS);
-            }
         }
     }
 

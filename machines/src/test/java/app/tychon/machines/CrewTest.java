@@ -30,6 +30,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
@@ -45,6 +46,8 @@ class CrewTest {
     private static final RunSettings SETTINGS = new RunSettings(40_250, 7, Sampling.LATIN, 1);
     private static final String TEXT = Secret.fresh();
     private static final Secret SECRET = Secret.of(TEXT);
+    /** What workers have said. */
+    private static final List<String> SAID = new CopyOnWriteArrayList<>();
 
     @TempDir
     static Path folder;
@@ -82,7 +85,7 @@ class CrewTest {
     }
 
     private static Worker worker(String name) {
-        return Worker.join(address, SECRET, name, 1, folder.resolve(name));
+        return Worker.join(address, SECRET, name, 1, folder.resolve(name), SAID::add);
     }
 
     private static void until(BooleanSupplier holds) {
@@ -251,11 +254,13 @@ class CrewTest {
     void oneWhoseEngineHasGivenUpJoinsAnew() {
         try (Worker one = worker("back")) {
             String before = machine("back").id();
+            SAID.clear();
             one.lose();
             until(() -> crew.machines().stream()
                     .anyMatch(machine ->
                             machine.name().equals("back") && !machine.id().equals(before)));
             same(run("R6", () -> machine("back").blocks() > 0));
+            assertThat(SAID).containsExactly("the server is lost; joining anew", "the server is found again");
         }
     }
 
@@ -274,7 +279,7 @@ class CrewTest {
     @Test
     void whoeverHasAnotherSecretOrBuildIsRefusedWithASentence() {
         Secret other = Secret.of(Secret.fresh());
-        assertThatThrownBy(() -> Worker.join(address, other, "stranger", 1, folder.resolve("stranger")))
+        assertThatThrownBy(() -> Worker.join(address, other, "stranger", 1, folder.resolve("stranger"), SAID::add))
                 .isInstanceOf(CannotJoin.class)
                 .hasMessage("The machines at " + address + " have another secret.");
         WorkerRuns runs = new WorkerRuns(1, 1 << 30);
@@ -328,7 +333,7 @@ class CrewTest {
     @Test
     void whereNobodyAnswersItIsSaid() throws IOException {
         Address nobody = new Address("127.0.0.1", freePort());
-        assertThatThrownBy(() -> Worker.join(nobody, SECRET, "lonely", 1, folder.resolve("lonely")))
+        assertThatThrownBy(() -> Worker.join(nobody, SECRET, "lonely", 1, folder.resolve("lonely"), SAID::add))
                 .isInstanceOf(NoAnswer.class)
                 .hasMessage(nobody + " does not answer.");
     }
