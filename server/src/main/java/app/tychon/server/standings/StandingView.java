@@ -13,7 +13,8 @@ import java.util.UUID;
  * @param standing absent before it was ever worked out
  * @param fresh whether it is of the plan as it is; else it is being worked out anew
  * @param problem why it cannot be; absent where it can
- * @param confirmed how much of what it rests on was confirmed; absent where nobody was ever asked
+ * @param confirmed how much of what it rests on was confirmed, of a programme in those of its projects that whoever asks may
+ *     read; absent where nobody was ever asked
  * @param parts of a programme: its projects
  */
 record StandingView(

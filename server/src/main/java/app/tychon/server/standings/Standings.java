@@ -1,16 +1,7 @@
 package app.tychon.server.standings;
 
-import app.tychon.core.model.Targets;
-import app.tychon.core.simulation.RunNeeds;
 import app.tychon.server.confirm.ConfirmedShare;
 import app.tychon.server.confirm.ConfirmedShares;
-import app.tychon.server.live.LiveOdds;
-import app.tychon.server.live.Outlook;
-import app.tychon.server.plan.LoadedPlan;
-import app.tychon.server.plan.PlanStore;
-import app.tychon.server.pool.EnginePool;
-import app.tychon.server.pool.Urgency;
-import app.tychon.server.problems.BusyException;
 import app.tychon.server.programmes.ProgrammeMembers;
 import app.tychon.server.programmes.ProgrammeMembers.Part;
 import app.tychon.server.project.ProjectEntity;
@@ -26,7 +17,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -40,38 +30,27 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 class Standings {
     private static final Logger LOG = LoggerFactory.getLogger(Standings.class);
-    /** Worked out at a time, so that whoever edits waits for none of them. */
-    private static final int MOST_AT_ONCE = 2;
-
     private final ProjectRepository projects;
-    private final PlanStore plans;
     private final ProgrammeMembers members;
-    private final EnginePool pool;
+    private final StandingWork work;
     private final Rights rights;
     private final ConfirmedShares confirmed;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
     private final ObjectMapper json;
-    private final Set<UUID> working = ConcurrentHashMap.newKeySet();
-    /** Why one could not be worked out, by project and the revision of which that is so. */
-    private final Map<UUID, Failure> failed = new ConcurrentHashMap<>();
-
-    private record Failure(long revision, String why) {}
 
     Standings(
             ProjectRepository projects,
-            PlanStore plans,
             ProgrammeMembers members,
-            EnginePool pool,
+            StandingWork work,
             Rights rights,
             ConfirmedShares confirmed,
             EntityManager entities,
             TransactionTemplate transaction,
             ObjectMapper json) {
         this.projects = projects;
-        this.plans = plans;
         this.members = members;
-        this.pool = pool;
+        this.work = work;
         this.rights = rights;
         this.confirmed = confirmed;
         this.entities = entities;
@@ -96,8 +75,12 @@ class Standings {
                     .filter(project -> readable.isEmpty() || readable.get().contains(project.id()))
                     .toList();
         });
-        Map<UUID, ConfirmedShare> shares =
-                confirmed.of(open.stream().collect(Collectors.toMap(ProjectEntity::id, ProjectEntity::inputsRevision)));
+        Map<UUID, List<UUID>> read = new HashMap<>();
+        parts.forEach((programme, all) -> read.put(
+                programme,
+                all.stream().filter(Part::readable).map(Part::project).toList()));
+        Map<UUID, ConfirmedShare> shares = confirmed.of(
+                open.stream().collect(Collectors.toMap(ProjectEntity::id, ProjectEntity::inputsRevision)), read);
         return open.stream()
                 .map(project -> view(
                         project,
@@ -115,19 +98,12 @@ class Standings {
             List<Part> parts,
             Map<UUID, String> names) {
         boolean fresh = known != null && known.revision() == project.inputsRevision();
-        Failure failure = failed.get(project.id());
-        boolean hopeless = failure != null && failure.revision() == project.inputsRevision();
-        if (!fresh && !hopeless) {
-            begin(project.id(), project.inputsRevision(), parts);
+        Optional<String> problem = work.problem(project.id(), project.inputsRevision());
+        if (!fresh && problem.isEmpty()) {
+            work.want(project.id(), project.inputsRevision(), parts);
         }
         return StandingView.of(
-                project.id(),
-                known == null ? null : read(known),
-                fresh,
-                hopeless ? failure.why() : null,
-                share,
-                parts,
-                names);
+                project.id(), known == null ? null : read(known), fresh, problem.orElse(null), share, parts, names);
     }
 
     private Standing read(StandingEntity entity) {
@@ -137,51 +113,5 @@ class Standings {
             LOG.warn("Where {} stood cannot be read any more; it is worked out anew", entity.projectId(), e);
             return null;
         }
-    }
-
-    private void begin(UUID project, long revision, List<Part> parts) {
-        if (working.size() >= MOST_AT_ONCE || !working.add(project)) {
-            return;
-        }
-        try {
-            LoadedPlan plan = plans.find(project);
-            Map<String, Targets> targets = parts.stream()
-                    .collect(Collectors.toMap(
-                            Part::code,
-                            part -> plans.find(part.project()).plan().project().targets()));
-            long bytes =
-                    RunNeeds.of(plan.plan(), Outlook.settings(LiveOdds.FIRST)).bytes();
-            pool.submit(Urgency.REFINEMENT, "standing of " + project, bytes, turns -> {
-                try {
-                    keep(project, revision, StandingOf.of(plan, targets, turns));
-                } catch (RuntimeException e) {
-                    LOG.warn("Where {} stands could not be worked out", project, e);
-                    failed.put(project, new Failure(revision, "It could not be simulated."));
-                } finally {
-                    working.remove(project);
-                }
-                return null;
-            });
-        } catch (BusyException e) {
-            working.remove(project);
-        } catch (RuntimeException e) {
-            working.remove(project);
-            failed.put(project, new Failure(revision, String.valueOf(e.getMessage())));
-        }
-    }
-
-    private void keep(UUID project, long revision, Standing standing) {
-        transaction.executeWithoutResult(status -> {
-            StandingEntity known = entities.find(StandingEntity.class, project);
-            StandingEntity entity = known == null ? new StandingEntity(project) : known;
-            try {
-                entity.tell(revision, json.writeValueAsString(standing));
-            } catch (JsonProcessingException e) {
-                throw new IllegalStateException(e);
-            }
-            if (known == null) {
-                entities.persist(entity);
-            }
-        });
     }
 }
