@@ -49,8 +49,9 @@ export function SteeringLine({ row, finish, cost, widths, open, onOpen, renaming
               aria-expanded={open}
               aria-label={`Milestones of ${row.name}`}
               title="Milestones"
-              width="18px"
-              ml="-18px"
+              width="24px"
+              height="24px"
+              ml="-24px"
               color="softInk"
               onClick={() => onOpen(row.key)}
             >

@@ -157,6 +157,18 @@ describe("where all projects stand", () => {
     });
   });
 
+  it("tells of which projects what was confirmed of a programme, where one may not read all", () => {
+    const confirmed = { confirmedRisks: 1, risks: 2, confirmedRanges: 0, ranges: 2 };
+    const words = (parts: StandingView["parts"]) =>
+      steeringRows([whole], [{ project: "p", fresh: true, confirmed, parts }]).map(confirmedWords)[0];
+    expect(words([{ code: "KR", project: "r" }])?.long).toBe(
+      "Confirmed by their owners: 1 of 2 risks and 0 of 2 ranges",
+    );
+    expect(words([{ code: "KR", project: "r" }, { code: "VC" }])?.long).toBe(
+      "Confirmed by their owners: 1 of 2 risks and 0 of 2 ranges, of the projects you may read",
+    );
+  });
+
   it("says how many are unlikely to keep their dates and what a programme lacks", () => {
     expect(steeringSentence(rows)).toBe(
       "Two of three projects have less than an even chance of their dates; Programme needs €1.10m more to be 80 % sure of its budget.",

@@ -25,6 +25,8 @@ export interface SteeringRow {
   problem?: string;
   /** How much was confirmed by those who answer for it; absent where nobody was ever asked. */
   confirmed?: ConfirmedShare;
+  /** Of a programme of which whoever looks may not read all projects. */
+  partly?: boolean;
 }
 
 /** How lines are put together: projects beneath their programme, as they come out within it; or each by itself. */
@@ -51,6 +53,7 @@ export function steeringRows(
       pending: one !== undefined && !one.fresh && one.problem === undefined,
       problem: one?.problem,
       confirmed: one?.confirmed,
+      partly: one?.parts.some((part) => part.project === undefined),
     };
   };
   const part = (programme: ProjectSummary, pending: boolean, one: StandingPart): SteeringRow => ({
@@ -113,13 +116,18 @@ export function wantedRows(rows: readonly SteeringRow[], wanted: Wanted): Steeri
 }
 
 /** How much was confirmed in few words, and in all; nothing where nobody was ever asked. */
-export function confirmedWords({ confirmed }: SteeringRow): { short: string; long: string } | undefined {
+export function confirmedWords({
+  confirmed,
+  partly,
+}: SteeringRow): { short: string; long: string } | undefined {
   if (!confirmed) return undefined;
   const { confirmedRisks, risks, confirmedRanges, ranges } = confirmed;
   const all = risks + ranges;
   return {
     short: `${all === 0 ? 0 : Math.round((100 * (confirmedRisks + confirmedRanges)) / all)} % confirmed`,
-    long: `Confirmed by their owners: ${confirmedRisks} of ${risks} risks and ${confirmedRanges} of ${ranges} ranges`,
+    long: `Confirmed by their owners: ${confirmedRisks} of ${risks} risks and ${confirmedRanges} of ${ranges} ranges${
+      partly ? ", of the projects you may read" : ""
+    }`,
   };
 }
 

@@ -6,4 +6,15 @@ package app.tychon.server.confirm;
  * @param risks of the register, but for those that are closed
  * @param ranges of rows that have one of their own
  */
-public record ConfirmedShare(int confirmedRisks, int risks, int confirmedRanges, int ranges) {}
+public record ConfirmedShare(int confirmedRisks, int risks, int confirmedRanges, int ranges) {
+    static final ConfirmedShare NONE = new ConfirmedShare(0, 0, 0, 0);
+
+    /** Of both together. */
+    ConfirmedShare plus(ConfirmedShare other) {
+        return new ConfirmedShare(
+                confirmedRisks + other.confirmedRisks,
+                risks + other.risks,
+                confirmedRanges + other.confirmedRanges,
+                ranges + other.ranges);
+    }
+}

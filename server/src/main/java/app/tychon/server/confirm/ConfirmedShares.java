@@ -41,8 +41,10 @@ public class ConfirmedShares {
      * Of those in which somebody was ever asked.
      *
      * @param revisions of the projects that are asked about: of what is simulated of them
+     * @param programmes projects of which they consist and that count; the programme's share is that of all of them together,
+     *     where anybody was asked in one of them
      */
-    public Map<UUID, ConfirmedShare> of(Map<UUID, Long> revisions) {
+    public Map<UUID, ConfirmedShare> of(Map<UUID, Long> revisions, Map<UUID, List<UUID>> programmes) {
         Map<UUID, List<ConfirmationEntity>> asked = entities
                 .createQuery("select c from ConfirmationEntity c order by c.id", ConfirmationEntity.class)
                 .getResultList()
@@ -51,6 +53,15 @@ public class ConfirmedShares {
                 .collect(Collectors.groupingBy(ConfirmationEntity::projectId));
         Map<UUID, ConfirmedShare> shares = new HashMap<>();
         asked.forEach((project, all) -> shares.put(project, of(project, revisions.get(project), all)));
+        programmes.forEach((programme, parts) -> {
+            if (parts.stream().anyMatch(asked::containsKey)) {
+                ConfirmedShare whole = parts.stream()
+                        .filter(revisions::containsKey)
+                        .map(part -> of(part, revisions.get(part), asked.getOrDefault(part, List.of())))
+                        .reduce(ConfirmedShare.NONE, ConfirmedShare::plus);
+                shares.put(programme, whole);
+            }
+        });
         return shares;
     }
 

@@ -107,6 +107,43 @@ class ProgrammeRightsTest extends PeopledTest {
                 .isFalse();
     }
 
+    @Test
+    void whatWasConfirmedOfAProgrammeIsThatOfItsProjectsThatOneMayRead() throws Exception {
+        String ridge = project();
+        String centre = centre();
+        String both = programme(OWNER, ridge, centre);
+        memberships.save(new MembershipEntity(UUID.fromString(both), account(READER), Role.READER));
+        assertThat(standing(OWNER, both).has("confirmed"))
+                .as("nobody was asked")
+                .isFalse();
+        as(
+                        EDITOR,
+                        post("/api/projects/" + ridge + "/confirmations")
+                                .contentType(MediaType.APPLICATION_JSON)
+                                .content("{\"email\":\"" + RISK_OWNER
+                                        + "\",\"about\":[{\"section\":\"risks\",\"key\":\"R06\"}]}"))
+                .andExpect(status().isOk());
+        String asked = answer(as(EDITOR, get("/api/projects/" + ridge + "/confirmations")))
+                .at("/0/id")
+                .asText();
+        as(
+                        RISK_OWNER,
+                        put("/api/projects/" + ridge + "/confirmations/" + asked)
+                                .contentType(MediaType.APPLICATION_JSON)
+                                .content("{\"holds\":true}"))
+                .andExpect(status().isOk());
+        JsonNode own = standing(OWNER, ridge).get("confirmed");
+        JsonNode whole = standing(OWNER, both).get("confirmed");
+        assertThat(own.get("confirmedRisks").intValue()).isEqualTo(1);
+        assertThat(whole.get("confirmedRisks").intValue()).isEqualTo(1);
+        assertThat(whole.get("risks").intValue()).isGreaterThan(own.get("risks").intValue());
+        assertThat(whole.get("ranges").intValue())
+                .isGreaterThan(own.get("ranges").intValue());
+        assertThat(standing(READER, both).get("confirmed"))
+                .as("who reads the ridge alone")
+                .isEqualTo(own);
+    }
+
     private JsonNode standing(String who, String project) throws Exception {
         for (JsonNode one : answer(as(who, get("/api/standings")).andExpect(status().isOk()))) {
             if (one.get("project").asText().equals(project)) {
