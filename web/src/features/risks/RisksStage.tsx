@@ -117,6 +117,7 @@ export function RisksStage() {
       sentence={
         <>
           <Moved plan={plan} risks={risks} effects={effects.view} />
+          <Progress effects={effects.view} current={effects.current} error={effects.error?.message} />
           {findings !== undefined && (
             <Link
               color={findings > 0 ? "risk" : "softInk"}
@@ -154,7 +155,6 @@ export function RisksStage() {
       }
       tools={
         <>
-          <Progress effects={effects.view} current={effects.current} error={effects.error?.message} />
           {view === "register" && (
             <>
               <FindBar grid={registerKey(id)} filters={RISK_FILTERS} />

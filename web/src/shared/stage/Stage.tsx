@@ -56,15 +56,13 @@ export function Stage<V extends string>(props: Props<V>) {
         borderColor="line"
         flexShrink="0"
       >
-        {props.sentence && (
-          // The sentence gives way before the tools do.
-          <Flex gap="5" align="center" minW="0" overflow="hidden" textOverflow="ellipsis">
-            {props.sentence}
-          </Flex>
-        )}
-        {views && <Choice {...views} />}
-        <Box flex="1" />
+        {/* The sentence gives way before the tools do. Views stand at an end, so that nothing moves them from under the pointer. */}
+        {!props.sentence && views && <Choice {...views} />}
+        <Flex flex="1" gap="5" align="center" minW="0" overflow="hidden" textOverflow="ellipsis">
+          {props.sentence}
+        </Flex>
         {props.tools}
+        {props.sentence && views && <Choice {...views} />}
       </Flex>
       {props.band}
       <Flex flex="1" minH="0">
