@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -80,7 +81,7 @@ abstract class Looks {
 
     /** Whether something may be used. */
     boolean isEnabled(String selector) {
-        return of(selector, WebElement::isEnabled);
+        return of(selector, found -> Optional.of(found.isEnabled())).orElseThrow();
     }
 
     /** How wide something is, in pixels. */

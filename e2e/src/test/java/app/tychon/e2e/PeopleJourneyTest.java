@@ -22,6 +22,7 @@ class PeopleJourneyTest {
     private static final String TOMAS = "tomas@ridge.example";
     private static final String MIRA = "mira@ridge.example";
     private static final String PROJECT = "kestrel-ridge";
+    private static final String CENTRE = "Visitor centre below the ridge";
     private static final String NOTE = "[data-testid='note']";
 
     private static PeopledServer server;
@@ -96,6 +97,13 @@ class PeopleJourneyTest {
         other.press("It holds");
         other.read("[data-confirmation='confirmed']", "You confirmed it");
         one.read("[data-confirmation='confirmed']", "Tomas Reed confirmed it");
+        one.open(server.address());
+        one.read("[data-project='Kestrel Ridge Observatory']", "% confirmed");
+        one.goTo("Kestrel Ridge Observatory");
+        one.goTo("Risks");
+        one.select("R06", "title");
+        one.type(Keys.chord(Keys.ALT, Keys.ENTER));
+        one.read("[data-confirmation='confirmed']", "Tomas Reed confirmed it");
 
         other.select("R01", "chance");
         other.type("60", Keys.ENTER);
@@ -105,6 +113,34 @@ class PeopleJourneyTest {
         other.type("30", Keys.ENTER);
         one.read(Browser.cell("R06", "chance"), "30");
         one.read("[data-confirmation='stale']", "it was changed since");
+    }
+
+    @Test
+    void whoMayNotReadAProjectSeesInItsProgrammeWhatItsOwnerLetsOut() {
+        server.signIn(one, NORA, "Plan");
+        one.open(server.address());
+        one.press("New project");
+        one.pickStarting("From the example Visitor centre");
+        one.see("[role='treegrid'][aria-label='Plan']");
+        one.open(server.address());
+        one.press("New programme");
+        one.click("input[value='Kestrel Ridge Observatory']");
+        one.click("input[value='" + CENTRE + "']");
+        one.enterLabelled("Name", "Ridge and valley");
+        one.read("[data-project='Ridge and valley']", "P80");
+        server.give(TOMAS, "reader", "programme");
+
+        server.signIn(other, TOMAS, "Plan");
+        other.open(server.address());
+        other.read("[data-project='Ridge and valley'] + [data-within]", "Kestrel Ridge Observatory");
+        other.see("[data-project='A project that lets nothing out to you']");
+        other.read("[data-programme]", "You may not read all of its projects");
+        one.chooseOption("[aria-label='What others see of " + CENTRE + "']", "milestones");
+        other.open(server.address());
+        other.read("[data-project='" + CENTRE + "'][data-within]", "P80");
+        other.click("button[aria-label='Milestones of " + CENTRE + "']");
+        other.see("[data-milestone]");
+        Axe.look(other, "a programme of which one may not read all");
     }
 
     @Test
