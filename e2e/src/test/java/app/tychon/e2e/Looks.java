@@ -42,6 +42,13 @@ abstract class Looks {
             return [one.innerText.trim(), ...drawn].join('\\n').trim();
             """;
 
+    /** The first element that a selector finds, where it is seen: one way to the browser and back instead of two. */
+    private static final String SEEN =
+            """
+            const one = document.querySelector(arguments[0]);
+            return one?.checkVisibility({visibilityProperty: true}) ? one : null;
+            """;
+
     final ChromeDriver driver;
 
     Looks(ChromeDriver driver) {
@@ -64,8 +71,8 @@ abstract class Looks {
     /** Something of the visible element that a selector finds. */
     private <T> T of(String selector, Function<WebElement, T> told) {
         return until(() -> {
-            WebElement found = driver.findElement(By.cssSelector(selector));
-            return found.isDisplayed() ? told.apply(found) : null;
+            WebElement found = (WebElement) driver.executeScript(SEEN, selector);
+            return found == null ? null : told.apply(found);
         });
     }
 
@@ -100,7 +107,7 @@ abstract class Looks {
 
     /** How many elements a selector finds now. */
     int count(String selector) {
-        return driver.findElements(By.cssSelector(selector)).size();
+        return attributes(selector, "id").size();
     }
 
     /** Waits until an element says something. */
@@ -128,7 +135,7 @@ abstract class Looks {
     }
 
     boolean isGone(String selector) {
-        return until(() -> driver.findElements(By.cssSelector(selector)).isEmpty() ? Boolean.TRUE : null);
+        return until(() -> count(selector) == 0 ? Boolean.TRUE : null);
     }
 
     /** Waits until one of the elements that a selector finds says exactly something. */
