@@ -9,11 +9,12 @@ import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
 /**
- * One journey at a time as long as other tests are at work, since two cores have no room for more; two, each in a browser of
- * its own, from when a file says that the others are through.
+ * One journey at a time as long as other tests are at work, since two cores have no room for more; three, each in a browser of
+ * its own, from when a file says that the others are through: each waits for something a third of the time.
  */
 final class Lanes implements BeforeEachCallback, AfterEachCallback {
     private static final String OTHERS_ARE_THROUGH = System.getProperty("tychon.others.through");
+    private static final int MORE = 2;
     private static final Semaphore FREE = new Semaphore(1, true);
     private static final AtomicBoolean WIDENED = new AtomicBoolean();
 
@@ -28,7 +29,7 @@ final class Lanes implements BeforeEachCallback, AfterEachCallback {
         if (OTHERS_ARE_THROUGH != null
                 && Files.exists(Path.of(OTHERS_ARE_THROUGH))
                 && WIDENED.compareAndSet(false, true)) {
-            FREE.release();
+            FREE.release(MORE);
         }
     }
 }

@@ -42,11 +42,12 @@ abstract class Looks {
             return [one.innerText.trim(), ...drawn].join('\\n').trim();
             """;
 
-    /** The first element that a selector finds, where it is seen: one way to the browser and back instead of two. */
+    /** The first element that a selector finds, where it, or the list it is chosen from, is seen: one way to the browser and back. */
     private static final String SEEN =
             """
             const one = document.querySelector(arguments[0]);
-            return one?.checkVisibility({visibilityProperty: true}) ? one : null;
+            const drawn = one?.closest('select') ?? one;
+            return drawn?.checkVisibility({visibilityProperty: true}) ? one : null;
             """;
 
     final ChromeDriver driver;

@@ -75,6 +75,7 @@ class RestartTest {
         browser.open(stage.substring(0, stage.indexOf("/projects")) + "/machines");
         browser.read("[data-machine='ridge-1']", "run 2 of Kestrel Ridge Observatory");
         browser.read("[data-machine='ridge-2']", "in hand");
+        Axe.lookAtColoursToo(browser, "machines at work");
         workers.kill("ridge-1");
         browser.read("[data-testid='machines']", "One machine helps this server");
         browser.isGone("[data-machine='ridge-1']");
