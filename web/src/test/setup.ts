@@ -1,6 +1,7 @@
 import "@testing-library/jest-dom/vitest";
 import { cleanup } from "@testing-library/react";
 import { afterEach } from "vitest";
+import { served } from "./aServer";
 
 // The browser of the tests lays nothing out and knows no media: everything is as wide and as high as a window.
 const SIZES = { clientWidth: 1200, clientHeight: 600, offsetWidth: 1200, offsetHeight: 600 };
@@ -22,4 +23,5 @@ window.matchMedia = (media) =>
     removeEventListener: () => undefined,
   }) as never;
 
+globalThis.fetch = served;
 afterEach(cleanup);

@@ -9,7 +9,7 @@ import { theme } from "../app/theme";
 export const shown = (what: ReactNode) =>
   render(
     <ChakraProvider value={theme}>
-      <QueryClientProvider client={new QueryClient()}>
+      <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
         <MemoryRouter>{what}</MemoryRouter>
       </QueryClientProvider>
     </ChakraProvider>,

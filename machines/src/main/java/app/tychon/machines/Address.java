@@ -1,5 +1,10 @@
 package app.tychon.machines;
 
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.util.HashSet;
+import java.util.Set;
+
 /**
  * Where machines meet.
  *
@@ -22,6 +27,19 @@ public record Address(String host, int port) {
     /** The same as this machine itself reaches it: all its addresses are no address. */
     Address here() {
         return host.equals("0.0.0.0") || host.equals("::") ? new Address("127.0.0.1", port) : this;
+    }
+
+    /** What the host is called by, its addresses among it. */
+    Set<String> all() {
+        Set<String> all = new HashSet<>(Set.of(host));
+        try {
+            for (InetAddress one : InetAddress.getAllByName(host)) {
+                all.add(one.getHostAddress());
+            }
+        } catch (UnknownHostException e) {
+            // It has none for now.
+        }
+        return all;
     }
 
     @Override

@@ -11,23 +11,14 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.function.BiConsumer;
 import java.util.function.BooleanSupplier;
-import java.util.function.Consumer;
-import org.apache.ignite.Ignite;
-import org.apache.ignite.IgniteException;
-import org.apache.ignite.IgniteState;
-import org.apache.ignite.Ignition;
-import org.apache.ignite.cluster.ClusterGroup;
+import java.util.stream.Collectors;
+import org.apache.ignite.IgniteCompute;
 import org.apache.ignite.cluster.ClusterNode;
-import org.apache.ignite.events.DiscoveryEvent;
-import org.apache.ignite.events.EventType;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /** The machines that a server works with: who is there, and their help with runs. */
 public final class Crew implements AutoCloseable {
@@ -40,25 +31,15 @@ public final class Crew implements AutoCloseable {
     /** What comparing a variation takes, of simulating the plan: docs/scale.md tells where that was measured. */
     private static final double A_VARIATION = 0.1;
 
-    private static final Logger LOG = LoggerFactory.getLogger(Crew.class);
-    /** On which servers tell each other. */
-    private static final String TOPIC = "tychon";
+    /** Milliseconds between two looks at whether somebody is apart. */
+    private static final long LOOK = 5_000;
 
-    private final Ignite ignite;
-    private final Address listen;
-    private final String id;
-    private final ExecutorService senders = Executors.newCachedThreadPool(task -> {
-        Thread thread = new Thread(task, "machines-send");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final Ring ring;
     private PackedPlan last;
     private final Map<UUID, WorkDone> done = new ConcurrentHashMap<>();
 
-    private Crew(Ignite ignite, Address listen) {
-        this.ignite = ignite;
-        this.listen = listen;
-        id = ignite.cluster().localNode().id().toString();
+    private Crew(Ring ring) {
+        this.ring = ring;
     }
 
     /**
@@ -70,8 +51,15 @@ public final class Crew implements AutoCloseable {
      * @param work    a folder of its own for the engine
      * @throws CannotJoin with the reason
      */
-    public static Crew start(String machine, Address listen, Collection<Address> others, Secret secret, Path work) {
-        return new Crew(Nodes.server(machine, listen, others, secret, work), listen);
+    public static Crew start(String machine, Address listen, List<Address> others, Secret secret, Path work) {
+        return start(machine, listen, others, secret, work, LOOK);
+    }
+
+    /** @param look milliseconds between two looks at whether a server is apart from the others */
+    static Crew start(String machine, Address listen, List<Address> others, Secret secret, Path work, long look) {
+        String id = UUID.randomUUID().toString();
+        return new Crew(
+                new Ring(id, listen, others, some -> Nodes.server(machine, id, listen, some, secret, work), look));
     }
 
     /**
@@ -117,11 +105,16 @@ public final class Crew implements AutoCloseable {
 
     /** Where machines join. */
     public Address listen() {
-        return listen;
+        return ring.listen();
     }
 
-    Ignite ignite() {
-        return ignite;
+    /** The servers of the same database, of which this is one. */
+    public Ring ring() {
+        return ring;
+    }
+
+    IgniteCompute at(ClusterNode worker) {
+        return ring.at(worker);
     }
 
     /** A plan as it is sent; the last one is kept, since one is often simulated again. */
@@ -134,84 +127,23 @@ public final class Crew implements AutoCloseable {
 
     /** Threads that reach workers. */
     ExecutorService senders() {
-        return senders;
-    }
-
-    /** Whether the engine between machines works; where it broke down this server goes on alone. */
-    private boolean isUp() {
-        return Ignition.state(ignite.name()) == IgniteState.STARTED;
-    }
-
-    private Collection<ClusterNode> nodes(String kind) {
-        return isUp() ? ignite.cluster().forAttribute(Nodes.KIND, kind).nodes() : List.of();
+        return ring.senders();
     }
 
     /** Those who work, now. */
     Collection<ClusterNode> workers() {
-        return nodes(Nodes.WORKER);
+        return ring.nodes(Nodes.WORKER);
     }
 
     WorkDone done(ClusterNode worker) {
         return done.computeIfAbsent(worker.id(), id -> new WorkDone());
     }
 
-    /** What this server is among the others, until it ends. */
-    public String id() {
-        return id;
-    }
-
-    /** All servers of the same database that are there now, this one among them, in an order that is the same for all of them. */
-    public List<String> servers() {
-        return nodes(Nodes.SERVER).stream()
-                .sorted(Comparator.comparingLong(ClusterNode::order))
-                .map(node -> node.id().toString())
-                .toList();
-    }
-
-    /** Tells all other servers something, in the order in which it is told; one that is gone does not hear it. */
-    public void tell(byte[] what) {
-        try {
-            ClusterGroup others =
-                    ignite.cluster().forAttribute(Nodes.KIND, Nodes.SERVER).forRemotes();
-            ignite.message(others).sendOrdered(TOPIC, what, 0);
-        } catch (IgniteException | IllegalStateException e) {
-            LOG.warn("Another server could not be told: {}", e.getMessage());
-        }
-    }
-
-    /** @param ear is given who tells and what; of servers alone */
-    public void listen(BiConsumer<String, byte[]> ear) {
-        ignite.message().localListen(TOPIC, (node, what) -> {
-            ClusterNode from = ignite.cluster().node(node);
-            if (from != null && Nodes.SERVER.equals(from.attribute(Nodes.KIND)) && what instanceof byte[] bytes) {
-                ear.accept(node.toString(), bytes);
-            }
-            return true;
-        });
-    }
-
-    /** @param then is given which server is gone; on a thread of its own */
-    public void whenServerGone(Consumer<String> then) {
-        ignite.events()
-                .localListen(
-                        event -> {
-                            ClusterNode gone = ((DiscoveryEvent) event).eventNode();
-                            if (Nodes.SERVER.equals(gone.attribute(Nodes.KIND))) {
-                                senders.execute(() -> then.accept(gone.id().toString()));
-                            }
-                            return true;
-                        },
-                        EventType.EVT_NODE_LEFT,
-                        EventType.EVT_NODE_FAILED);
-    }
-
     /** Servers first, then workers by name. */
     public List<Machine> machines() {
-        if (!isUp()) {
-            return List.of();
-        }
-        Collection<ClusterNode> nodes = ignite.cluster().nodes();
-        done.keySet().removeIf(id -> ignite.cluster().node(id) == null);
+        Collection<ClusterNode> nodes = ring.all();
+        Set<UUID> here = nodes.stream().map(ClusterNode::id).collect(Collectors.toSet());
+        done.keySet().retainAll(here);
         return nodes.stream()
                 .map(this::machine)
                 .sorted(Comparator.comparing(Machine::kind)
@@ -246,6 +178,6 @@ public final class Crew implements AutoCloseable {
 
     @Override
     public void close() {
-        Ignition.stop(ignite.name(), true);
+        ring.close();
     }
 }

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +34,10 @@ final class Nodes {
     static final String KIND = "tychon.kind";
     static final String MACHINE = "tychon.machine";
     static final String THREADS = "tychon.threads";
+    /** Of a server: what it is among the others, whatever becomes of the engine; and the port it is found at. */
+    static final String ID = "tychon.id";
+
+    static final String PORT = "tychon.port";
     static final String SERVER = "server";
     static final String WORKER = "worker";
 
@@ -48,11 +53,13 @@ final class Nodes {
     /**
      * A member.
      *
+     * @param id what it is among the others
      * @param listen where others find it
      * @param others members it may find, itself among them or not
      * @throws CannotJoin with the reason
      */
-    static Ignite server(String machine, Address listen, Collection<Address> others, Secret secret, Path work) {
+    static Ignite server(
+            String machine, String id, Address listen, Collection<Address> others, Secret secret, Path work) {
         TcpDiscoverySpi discovery = discovery(Stream.concat(Stream.of(listen.here()), others.stream())
                 .distinct()
                 .toList());
@@ -61,7 +68,10 @@ final class Nodes {
         communication.setLocalPort(listen.port() + 1);
         IgniteConfiguration node = node(machine, SERVER, 2, Optional.empty(), secret, work, Build.mark());
         node.setLocalHost(listen.host());
-        node.setIncludeEventTypes(EventType.EVT_NODE_LEFT, EventType.EVT_NODE_FAILED);
+        node.setIncludeEventTypes(EventType.EVT_NODE_JOINED, EventType.EVT_NODE_LEFT, EventType.EVT_NODE_FAILED);
+        Map<String, Object> known = new HashMap<>(node.getUserAttributes());
+        known.putAll(Map.of(ID, id, PORT, listen.port()));
+        node.setUserAttributes(known);
         return start(node.setDiscoverySpi(discovery).setCommunicationSpi(communication), listen);
     }
 
@@ -118,8 +128,8 @@ final class Nodes {
                 .setPublicThreadPoolSize(threads)
                 .setSslContextFactory(secret::context)
                 .setPluginProviders(new Membership(build, runs))
-                .setUserAttributes(
-                        Map.of(Membership.BUILD, build, MACHINE, machine, KIND, kind, THREADS, String.valueOf(threads)))
+                .setUserAttributes(Map.<String, Object>of(
+                        Membership.BUILD, build, MACHINE, machine, KIND, kind, THREADS, String.valueOf(threads)))
                 .setDataStorageConfiguration(new DataStorageConfiguration()
                         .setDefaultDataRegionConfiguration(region)
                         .setSystemDataRegionConfiguration(new SystemDataRegionConfiguration()
@@ -166,6 +176,8 @@ final class Nodes {
         if (all.contains("in use")) {
             return new CannotJoin("Port " + where.port() + " or the one after it is taken on this machine.");
         }
-        return new NoAnswer(where);
+        NoAnswer none = new NoAnswer(where);
+        none.initCause(e);
+        return none;
     }
 }

@@ -13,7 +13,6 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
-import org.apache.ignite.Ignite;
 import org.apache.ignite.IgniteException;
 import org.apache.ignite.cluster.ClusterNode;
 import org.apache.ignite.lang.IgniteCallable;
@@ -49,7 +48,6 @@ final class Shift implements Helpers.Help {
     }
 
     private final Crew crew;
-    private final Ignite ignite;
     private final String run;
     private final Task task;
     private final BooleanSupplier held;
@@ -70,7 +68,6 @@ final class Shift implements Helpers.Help {
         this.task = task;
         this.held = held;
         this.blocks = blocks;
-        ignite = crew.ignite();
         this.run = run;
         thread.setDaemon(true);
         thread.start();
@@ -181,10 +178,7 @@ final class Shift implements Helpers.Help {
         // Reaching a worker that is gone takes seconds; nobody else waits for that.
         crew.senders().execute(() -> {
             try {
-                ignite.compute(ignite.cluster().forNode(worker))
-                        .withNoFailover()
-                        .callAsync(job)
-                        .listen(future -> news.add(() -> end(future, then, failed)));
+                crew.at(worker).callAsync(job).listen(future -> news.add(() -> end(future, then, failed)));
             } catch (IgniteException | IllegalStateException e) {
                 news.add(failed);
             }
@@ -211,9 +205,7 @@ final class Shift implements Helpers.Help {
         for (ClusterNode worker : crew.workers()) {
             crew.senders().execute(() -> {
                 try {
-                    ignite.compute(ignite.cluster().forNode(worker))
-                            .withNoFailover()
-                            .run(new EndJob(run));
+                    crew.at(worker).run(new EndJob(run));
                 } catch (IgniteException | IllegalStateException e) {
                     LOG.debug("A worker is gone that had to be told of an end.", e);
                 }

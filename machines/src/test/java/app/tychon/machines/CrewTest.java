@@ -21,7 +21,6 @@ import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import java.io.File;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
-import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -38,7 +37,6 @@ import javax.tools.ToolProvider;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Machines that join, work, leave and are refused; here all in one process, over TLS on this machine's loopback. */
 class CrewTest {
@@ -49,19 +47,20 @@ class CrewTest {
     /** What workers have said. */
     private static final List<String> SAID = new CopyOnWriteArrayList<>();
 
-    @TempDir
-    static Path folder;
-
     private static Address address;
     private static Crew crew;
     private static RunResult alone;
 
     @BeforeAll
     static void begin() throws IOException {
-        address = new Address("127.0.0.1", freePort());
+        address = new Address("127.0.0.1", Places.ports(21_000));
         // At all addresses of this machine, as most will have it.
         crew = Crew.start(
-                "server", new Address("0.0.0.0", address.port()), List.of(), SECRET, folder.resolve("server"));
+                "server",
+                new Address("0.0.0.0", address.port()),
+                List.of(),
+                SECRET,
+                Places.folder().resolve("server"));
         alone = Simulation.run(CompiledPlan.of(PLAN), SETTINGS, RunMonitor.NONE);
     }
 
@@ -70,22 +69,8 @@ class CrewTest {
         crew.close();
     }
 
-    /** One of two that are free. */
-    private static int freePort() throws IOException {
-        for (int port = 21_000; ; port += 2) {
-            try (ServerSocket one = new ServerSocket(port);
-                    ServerSocket other = new ServerSocket(port + 1)) {
-                return one.getLocalPort();
-            } catch (IOException e) {
-                if (port > 60_000) {
-                    throw e;
-                }
-            }
-        }
-    }
-
     private static Worker worker(String name) {
-        return Worker.join(address, SECRET, name, 1, folder.resolve(name), SAID::add);
+        return Worker.join(address, SECRET, name, 1, Places.folder().resolve(name), SAID::add);
     }
 
     private static void until(BooleanSupplier holds) {
@@ -279,11 +264,13 @@ class CrewTest {
     @Test
     void whoeverHasAnotherSecretOrBuildIsRefusedWithASentence() {
         Secret other = Secret.of(Secret.fresh());
-        assertThatThrownBy(() -> Worker.join(address, other, "stranger", 1, folder.resolve("stranger"), SAID::add))
+        assertThatThrownBy(() -> Worker.join(
+                        address, other, "stranger", 1, Places.folder().resolve("stranger"), SAID::add))
                 .isInstanceOf(CannotJoin.class)
                 .hasMessage("The machines at " + address + " have another secret.");
         WorkerRuns runs = new WorkerRuns(1, 1 << 30);
-        assertThatThrownBy(() -> Nodes.worker("old", address, 1, runs, SECRET, folder.resolve("old"), "0123456789ab"))
+        assertThatThrownBy(() -> Nodes.worker(
+                        "old", address, 1, runs, SECRET, Places.folder().resolve("old"), "0123456789ab"))
                 .isInstanceOf(CannotJoin.class)
                 .hasMessageContaining(
                         "Another build of Tychon is at work here (" + Build.mark() + ", not 0123456789ab)")
@@ -295,7 +282,7 @@ class CrewTest {
     @Test
     void noClassOfAnotherMachineIsFetchedOrRun() throws IOException {
         Path source = Files.writeString(
-                folder.resolve("Foreign.java"),
+                Places.folder().resolve("Foreign.java"),
                 """
                 public class Foreign implements org.apache.ignite.lang.IgniteCallable<String> {
                     public String call() {
@@ -305,18 +292,18 @@ class CrewTest {
                 """);
         String ours = System.getProperty("java.class.path");
         ToolProvider.getSystemJavaCompiler()
-                .run(null, null, null, "-cp", ours, "-d", folder.toString(), source.toString());
+                .run(null, null, null, "-cp", ours, "-d", Places.folder().toString(), source.toString());
         Process intruder = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-XX:TieredStopAtLevel=1",
                         "-XX:+UseSerialGC",
-                        "@" + Files.write(folder.resolve("opens"), opens()),
+                        "@" + Files.write(Places.folder().resolve("opens"), opens()),
                         "-cp",
-                        ours + File.pathSeparator + folder,
+                        ours + File.pathSeparator + Places.folder(),
                         Intruder.class.getName(),
                         address.toString(),
                         TEXT,
-                        folder.resolve("intruder").toString())
+                        Places.folder().resolve("intruder").toString())
                 .redirectErrorStream(true)
                 .start();
         String said = new String(intruder.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
@@ -332,8 +319,9 @@ class CrewTest {
 
     @Test
     void whereNobodyAnswersItIsSaid() throws IOException {
-        Address nobody = new Address("127.0.0.1", freePort());
-        assertThatThrownBy(() -> Worker.join(nobody, SECRET, "lonely", 1, folder.resolve("lonely"), SAID::add))
+        Address nobody = new Address("127.0.0.1", Places.ports(21_000));
+        assertThatThrownBy(() ->
+                        Worker.join(nobody, SECRET, "lonely", 1, Places.folder().resolve("lonely"), SAID::add))
                 .isInstanceOf(NoAnswer.class)
                 .hasMessage(nobody + " does not answer.");
     }

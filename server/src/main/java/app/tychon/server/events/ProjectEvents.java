@@ -52,6 +52,7 @@ public class ProjectEvents {
     ProjectEvents(Fellows fellows, ApplicationEventPublisher here) {
         this.fellows = fellows;
         this.here = here;
+        fellows.whenTogetherAgain(this::endAll);
         fellows.hear(
                 "event",
                 (server, told) -> heard(
@@ -65,6 +66,11 @@ public class ProjectEvents {
                         told.hasNonNull("project")
                                 ? UUID.fromString(told.get("project").asText())
                                 : null));
+    }
+
+    /** Whoever has missed something while servers were cut off from each other asks anew as soon as their stream has ended. */
+    private void endAll() {
+        listeners.values().forEach(all -> all.forEach(one -> one.emitter().complete()));
     }
 
     private void heard(UUID project, String name, JsonNode data) {
@@ -176,6 +182,6 @@ public class ProjectEvents {
     /** Ends all streams, so that the server can stop without waiting for them. */
     public void close() {
         pulse.shutdownNow();
-        listeners.values().forEach(all -> all.forEach(one -> one.emitter().complete()));
+        endAll();
     }
 }

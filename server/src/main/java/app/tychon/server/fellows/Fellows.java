@@ -1,6 +1,7 @@
 package app.tychon.server.fellows;
 
 import app.tychon.machines.Crew;
+import app.tychon.machines.Ring;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -31,19 +32,22 @@ public class Fellows {
     private final ObjectMapper json;
     private final Map<String, BiConsumer<String, JsonNode>> ears = new ConcurrentHashMap<>();
     private final List<Consumer<String>> mourners = new CopyOnWriteArrayList<>();
+    private final List<Runnable> welcomers = new CopyOnWriteArrayList<>();
 
     Fellows(Optional<Crew> crew, ObjectMapper json) {
         this.crew = crew;
         this.json = json;
         crew.ifPresent(all -> {
-            all.listen(this::heard);
-            all.whenServerGone(server -> mourners.forEach(one -> one.accept(server)));
+            Ring ring = all.ring();
+            ring.listen(this::heard);
+            ring.whenTogetherAgain(() -> welcomers.forEach(Runnable::run));
+            ring.whenServerGone(server -> mourners.forEach(one -> one.accept(server)));
         });
     }
 
     /** Tells all others, if there are any. */
     public void tell(String topic, Object what) {
-        crew.filter(all -> all.servers().size() > 1).ifPresent(all -> {
+        ring().filter(all -> all.servers().size() > 1).ifPresent(all -> {
             try {
                 all.tell(json.writeValueAsBytes(new Letter(topic, what)));
             } catch (JsonProcessingException e) {
@@ -74,14 +78,23 @@ public class Fellows {
         mourners.add(then);
     }
 
+    /** @param then is done when servers that were cut off know each other again: what was told meanwhile was not heard */
+    public void whenTogetherAgain(Runnable then) {
+        welcomers.add(then);
+    }
+
+    private Optional<Ring> ring() {
+        return crew.map(Crew::ring);
+    }
+
     /** What this server is called among the others; nothing where it is alone by its settings. */
     public Optional<String> self() {
-        return crew.map(Crew::id);
+        return ring().map(Ring::id);
     }
 
     /** Those that are there, this one among them; none where it is alone by its settings. */
     public List<String> alive() {
-        return crew.map(Crew::servers).orElse(List.of());
+        return ring().map(Ring::servers).orElse(List.of());
     }
 
     /** Whether it falls to this server to do what one should do for all. */
