@@ -40,7 +40,11 @@ const VIEW: ProgrammeView = {
 beforeEach(() => notes().dismiss());
 
 describe("a programme that is begun", () => {
-  const projects = [aProject("r", "Ridge"), aProject("c", "Centre"), aProject("z", "Alp", { currency: "CHF" })];
+  const projects = [
+    aProject("r", "Ridge"),
+    aProject("c", "Centre"),
+    aProject("z", "Alp", { currency: "CHF" }),
+  ];
 
   it("has a name and projects, or cannot be begun", async () => {
     const closed = vi.fn();
@@ -94,7 +98,11 @@ describe("a project that is taken in", () => {
     const closed = vi.fn();
     shown(<TakeInDialog programme={VIEW} onClose={closed} />);
     const choice = await screen.findByRole("combobox", { name: "Project" });
-    expect(within(choice).getAllByRole("option").map((one) => one.textContent)).toEqual(["North hut", "Alp"]);
+    expect(
+      within(choice)
+        .getAllByRole("option")
+        .map((one) => one.textContent),
+    ).toEqual(["North hut", "Alp"]);
     await handIn("Code", " NH ");
     await expect.poll(() => closed.mock.calls.length).toBe(1);
     expect(changes().map(({ body }) => body)).toEqual([{ project: "n", code: "NH" }]);
@@ -195,8 +203,15 @@ describe("a tie that is made", () => {
 describe("what ties a programme", () => {
   const project = aProject("p", "Both", { programme: true }).project;
   const TIES = [
-    { id: "T1", definition: { kind: "logic", id: "T1", from: "KR:S50", to: "VC:V20", type: "FS", lag: "0d" } },
-    { id: "T2", definition: { kind: "risk", id: "T2", risk: "KR:R1", others: ["VC:W1"] }, idle: "KR has no R1" },
+    {
+      id: "T1",
+      definition: { kind: "logic", id: "T1", from: "KR:S50", to: "VC:V20", type: "FS", lag: "0d" },
+    },
+    {
+      id: "T2",
+      definition: { kind: "risk", id: "T2", risk: "KR:R1", others: ["VC:W1"] },
+      idle: "KR has no R1",
+    },
   ];
   const part = (view: Partial<ProgrammeView>, more: Record<string, object> = {}) => {
     const changes = aServer({
@@ -219,7 +234,9 @@ describe("what ties a programme", () => {
 
   it("says where it stands still after an edit of a project", async () => {
     part({ stuck: "KR:S50 is gone" });
-    expect(await screen.findByText(/It stands as it stood before an edit/)).toHaveTextContent("KR:S50 is gone");
+    expect(await screen.findByText(/It stands as it stood before an edit/)).toHaveTextContent(
+      "KR:S50 is gone",
+    );
   });
 
   it("is taken away, and projects are taken out, unless that is refused", async () => {
@@ -240,7 +257,10 @@ describe("what ties a programme", () => {
   });
 
   it("is not told to whom may not read all of its projects", async () => {
-    part({ projects: [VIEW.projects[0]!, { code: "VC", shown: "nothing", owned: false }] as never, ties: [] });
+    part({
+      projects: [VIEW.projects[0]!, { code: "VC", shown: "nothing", owned: false }] as never,
+      ties: [],
+    });
     expect(await screen.findByText(/You may not read all of its projects/)).toBeInTheDocument();
     expect(screen.queryByRole("button", { name: "Tie two projects" })).toBeNull();
   });
@@ -262,7 +282,10 @@ describe("what others see of a project in a programme", () => {
     const changes = aServer({ "PUT /api/projects/p/programme/projects/r/shown": VIEW });
     shown(<LettingOut programme={VIEW} />);
     expect(screen.getByRole("combobox", { name: "What others see of Centre" })).toHaveValue("milestones");
-    await user.selectOptions(screen.getByRole("combobox", { name: "What others see of Ridge" }), "milestones");
+    await user.selectOptions(
+      screen.getByRole("combobox", { name: "What others see of Ridge" }),
+      "milestones",
+    );
     await expect
       .poll(() => changes().map(({ path }) => path))
       .toEqual(["/api/projects/p/programme/projects/r/shown?what=milestones"]);

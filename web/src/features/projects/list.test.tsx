@@ -122,7 +122,9 @@ describe("the list one steers by", () => {
     expect(open).toHaveAttribute("aria-expanded", "false");
     await user.click(open);
     expect(open).toHaveAttribute("aria-expanded", "true");
-    expect(screen.getByText("Site ready").closest("tr")).toHaveTextContent(`P80 ${formatDay("2028-02-01T17:00")}`);
+    expect(screen.getByText("Site ready").closest("tr")).toHaveTextContent(
+      `P80 ${formatDay("2028-02-01T17:00")}`,
+    );
     await user.click(open);
     expect(screen.queryByText("Site ready")).toBeNull();
     expect(screen.queryByRole("button", { name: "Milestones of Centre" })).toBeNull();
@@ -144,7 +146,8 @@ describe("what can be done with a project of the list", () => {
     screen.getByLabelText(`More for ${project}`).focus();
     await user.keyboard("{Enter}");
     const item = await screen.findByText(way);
-    while (!item.closest("[role=menuitem]")?.hasAttribute("data-highlighted")) await user.keyboard("{ArrowDown}");
+    while (!item.closest("[role=menuitem]")?.hasAttribute("data-highlighted"))
+      await user.keyboard("{ArrowDown}");
     await user.keyboard("{Enter}");
   };
 
@@ -175,9 +178,7 @@ describe("what can be done with a project of the list", () => {
     expect(line("Centre")).toHaveTextContent("no run recorded");
     await take("Centre", "Bring back");
     expect(screen.queryByText("Delete")).toBeNull();
-    await expect
-      .poll(() => changes().map(({ path }) => path))
-      .toEqual(["/api/projects/c/shelf?shelf=open"]);
+    await expect.poll(() => changes().map(({ path }) => path)).toEqual(["/api/projects/c/shelf?shelf=open"]);
   });
 
   it("is to call it otherwise, unless that is refused", async () => {

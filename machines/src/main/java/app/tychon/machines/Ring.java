@@ -29,7 +29,7 @@ import org.slf4j.LoggerFactory;
  * ({@link Healing}); each stays for the others who it was.
  */
 public final class Ring {
-    private static final Logger LOG = LoggerFactory.getLogger(Crew.class);
+    private static final Logger LOG = LoggerFactory.getLogger(Ring.class);
     /** On which servers tell each other. */
     private static final String TOPIC = "tychon";
 

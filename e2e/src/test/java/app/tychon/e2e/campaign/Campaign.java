@@ -51,6 +51,12 @@ public final class Campaign {
                 new FellowKills(jar, demo).run(rounds),
                 begun);
         begun = Instant.now();
+        line(
+                "two servers cut off from each other and healed, while somebody edits at each",
+                Integer.toString(rounds),
+                new FellowCuts(jar, demo).run(rounds),
+                begun);
+        begun = Instant.now();
         TwoEditors.Outcome both = new TwoEditors(victim(jar, demo)).run(Duration.ofMinutes(minutes));
         line(
                 "two editors on one field: " + both.kept() + " edits kept, " + both.told()

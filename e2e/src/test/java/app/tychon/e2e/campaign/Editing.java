@@ -96,7 +96,7 @@ final class Editing implements Runnable {
         return duration(victim.plan(project), ROW);
     }
 
-    private static int duration(JsonNode plan, String row) {
+    static int duration(JsonNode plan, String row) {
         for (JsonNode activity : plan.get("activities")) {
             if (activity.get("id").asText().equals(row)) {
                 return Integer.parseInt(activity.get("duration").asText().replace("d", ""));
