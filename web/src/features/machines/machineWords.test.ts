@@ -1,21 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { MachinesView, MachineView } from "../../shared/api/client";
+import { aMachine } from "../../test/aMachine";
 import { busyWords, machinesSentence, share, sizeWords } from "./machineWords";
 
-const machine = (more: Partial<MachineView>): MachineView => ({
-  id: "m",
-  name: "ridge-1",
-  kind: "worker",
-  address: "10.0.0.2",
-  threads: 2,
-  since: "2026-11-26T10:00:00Z",
-  busy: 0,
-  work: [],
-  blocks: 0,
-  futures: 0,
-  bytes: 0,
-  ...more,
-});
+const machine = (more: Partial<MachineView>) => aMachine("ridge-1", more);
 
 const SERVER = machine({ id: "s", kind: "server" });
 const view = (...machines: MachineView[]): MachinesView => ({ listen: "0.0.0.0:9400", machines });

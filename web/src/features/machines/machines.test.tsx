@@ -1,24 +1,10 @@
 import { screen, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import type { MachinesView, MachineView } from "../../shared/api/client";
+import type { MachinesView } from "../../shared/api/client";
+import { aMachine } from "../../test/aMachine";
 import { aServer, refused } from "../../test/aServer";
 import { shown } from "../../test/shown";
 import { MachinesPage } from "./MachinesPage";
-
-const machine = (name: string, more: Partial<MachineView> = {}): MachineView => ({
-  id: name,
-  name,
-  kind: "worker",
-  address: "10.0.0.7",
-  threads: 2,
-  since: "2026-11-25T08:00:00Z",
-  busy: 0,
-  work: [],
-  blocks: 0,
-  futures: 0,
-  bytes: 0,
-  ...more,
-});
 
 const page = (view: MachinesView) => {
   aServer({ "GET /api/machines": view });
@@ -27,14 +13,14 @@ const page = (view: MachinesView) => {
 
 describe("the page of machines", () => {
   it("says how to let machines in where none may join", async () => {
-    page({ machines: [machine("hut", { kind: "server" })] });
+    page({ machines: [aMachine("hut", { kind: "server" })] });
     expect(await screen.findByTestId("machines")).toHaveTextContent("This server works alone.");
     expect(screen.getByText("TYCHON_MACHINES=HOST:PORT")).toBeInTheDocument();
     expect(screen.queryByRole("table")).toBeNull();
   });
 
   it("says how one joins as long as none has", async () => {
-    page({ listen: "10.0.0.1:47500", machines: [machine("hut", { kind: "server" })] });
+    page({ listen: "10.0.0.1:47500", machines: [aMachine("hut", { kind: "server" })] });
     expect(await screen.findByTestId("machines")).toHaveTextContent("No machine has joined yet");
     expect(screen.getByText(/worker --join 10\.0\.0\.1:47500/)).toBeInTheDocument();
   });
@@ -43,16 +29,16 @@ describe("the page of machines", () => {
     page({
       listen: "10.0.0.1:47500",
       machines: [
-        machine("hut", { kind: "server" }),
-        machine("ridge-1", {
+        aMachine("hut", { kind: "server" }),
+        aMachine("ridge-1", {
           busy: 2,
           work: [{ what: "run 3", project: "Kestrel Ridge" }],
           blocks: 6,
           futures: 3000,
           bytes: 84 * 1024 * 1024,
         }),
-        machine("ridge-2", { busy: 1, work: [{ what: "run 3" }], blocks: 2, futures: 1000, bytes: 1000 }),
-        machine("idle"),
+        aMachine("ridge-2", { busy: 1, work: [{ what: "run 3" }], blocks: 2, futures: 1000, bytes: 1000 }),
+        aMachine("idle"),
       ],
     });
     const table = await screen.findByRole("table", { name: "Machines" });

@@ -1,31 +1,11 @@
 import { describe, expect, it } from "vitest";
 import type { ProjectSummary, Standing, StandingView } from "../../shared/api/client";
+import { aProject } from "../../test/aProject";
 import { costAxis, finishAxis, ticks } from "./axes";
 import { confirmedWords, drift, named, sorted, steeringRows, steeringSentence, wantedRows } from "./steering";
 
-const project = (
-  id: string,
-  name: string,
-  more: Partial<ProjectSummary["project"]> = {},
-): ProjectSummary => ({
-  project: {
-    id,
-    code: id,
-    name,
-    currency: "EUR",
-    start: "2027-03-01T08:00",
-    calendar: "std",
-    lagCalendar: "predecessor",
-    confidence: 80,
-    revision: 1,
-    editedAt: "2026-11-26T12:00:00Z",
-    inputsRevision: 1,
-    programme: false,
-    ...more,
-  },
-  finish: "2028-07-10T17:00",
-  activities: 60,
-});
+const project = (id: string, name: string, more: Partial<ProjectSummary["project"]> = {}): ProjectSummary =>
+  aProject(id, name, more, { finish: "2028-07-10T17:00", activities: 60 });
 
 const standing = (level: string, chance: number, more: Partial<Standing> = {}): Standing => ({
   confidence: 80,

@@ -152,10 +152,9 @@ class HelpedRunTest {
         assertThat(kept).hasValue(-1);
     }
 
-    @Test
-    void aRunThatIsStoppedHasNoGap() {
-        AtomicInteger taken = new AtomicInteger();
-        RunMonitor stopped = new RunMonitor() {
+    /** A monitor by which the run's own threads wait for a helper once, and stop when so many iterations are done. */
+    private static RunMonitor stoppedFrom(int enough, AtomicInteger helped) {
+        return new RunMonitor() {
             private volatile int done;
 
             @Override
@@ -165,14 +164,20 @@ class HelpedRunTest {
 
             @Override
             public void pause() {
-                waitingFor(taken, 1).pause();
+                waitingFor(helped, 1).pause();
             }
 
             @Override
             public boolean stopRequested() {
-                return done >= 2500;
+                return done >= enough;
             }
         };
+    }
+
+    @Test
+    void aRunThatIsStoppedHasNoGap() {
+        AtomicInteger taken = new AtomicInteger();
+        RunMonitor stopped = stoppedFrom(2500, taken);
         RunResult helped = helped(SETTINGS, stopped, (blocks, work) -> {
             // Takes the beginning and gives it back only once the others have been stopped.
             Block first = begin(blocks, 2);
@@ -221,24 +226,7 @@ class HelpedRunTest {
     @Test
     void aRunUntilItIsSteadyThatIsStoppedHasNoGap() {
         AtomicInteger early = new AtomicInteger();
-        RunMonitor stopped = new RunMonitor() {
-            private volatile int done;
-
-            @Override
-            public void progress(int now, int total) {
-                done = now;
-            }
-
-            @Override
-            public void pause() {
-                waitingFor(early, 1).pause();
-            }
-
-            @Override
-            public boolean stopRequested() {
-                return done > 0;
-            }
-        };
+        RunMonitor stopped = stoppedFrom(1, early);
         RunResult helped = helped(untilSteady(2), stopped, (blocks, work) -> {
             Block second = begin(blocks, 2);
             blocks.finish(second, work.work(second));
