@@ -58,8 +58,13 @@ public final class Crew implements AutoCloseable {
     /** @param look milliseconds between two looks at whether a server is apart from the others */
     static Crew start(String machine, Address listen, List<Address> others, Secret secret, Path work, long look) {
         String id = UUID.randomUUID().toString();
-        return new Crew(
-                new Ring(id, listen, others, some -> Nodes.server(machine, id, listen, some, secret, work), look));
+        return new Crew(new Ring(
+                id,
+                listen,
+                others,
+                some -> Nodes.server(machine, id, listen, some, secret, work),
+                one -> Healing.answers(one, secret),
+                look));
     }
 
     /**

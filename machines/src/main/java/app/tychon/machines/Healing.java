@@ -9,6 +9,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
+import javax.net.ssl.SSLSocket;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -28,12 +29,12 @@ final class Healing implements AutoCloseable {
         /** Whether it knows the one at an address, which may be itself. */
         boolean knows(Address one);
 
-        /** @param those that it should find */
+        /** @param those that it should find; where they do not let it in it goes on without them */
         void rejoin(List<Address> those);
     }
 
     private static final Logger LOG = LoggerFactory.getLogger(Healing.class);
-    private static final long CONNECT_MILLIS = 2_000;
+    private static final int PATIENCE_MILLIS = 2_000;
     /** Looks that pass before joining anew is tried again after it has not helped: twice as many each time, up to so many. */
     private static final int MOST_PASSED = 128;
 
@@ -106,11 +107,16 @@ final class Healing implements AutoCloseable {
         }
     }
 
-    /** Whether something listens at an address. */
-    static boolean answers(Address one) {
-        try (Socket socket = new Socket()) {
-            socket.connect(new InetSocketAddress(one.host(), one.port()), (int) CONNECT_MILLIS);
-            return true;
+    /** Whether somebody with this secret listens at an address; another is no machine of ours. */
+    static boolean answers(Address one, Secret secret) {
+        try (Socket line = new Socket()) {
+            line.connect(new InetSocketAddress(one.host(), one.port()), PATIENCE_MILLIS);
+            line.setSoTimeout(PATIENCE_MILLIS);
+            try (SSLSocket sure =
+                    (SSLSocket) secret.context().getSocketFactory().createSocket(line, one.host(), one.port(), true)) {
+                sure.startHandshake();
+                return true;
+            }
         } catch (IOException e) {
             return false;
         }

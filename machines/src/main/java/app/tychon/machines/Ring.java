@@ -11,6 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import org.apache.ignite.Ignite;
 import org.apache.ignite.IgniteCluster;
 import org.apache.ignite.IgniteCompute;
@@ -36,6 +37,7 @@ public final class Ring {
     private final Function<Collection<Address>, Ignite> joining;
     private final Address listen;
     private final String id;
+    private final List<Address> others;
     private final List<BiConsumer<String, byte[]>> ears = new CopyOnWriteArrayList<>();
     private final List<Consumer<String>> mourners = new CopyOnWriteArrayList<>();
     private final List<Runnable> welcomers = new CopyOnWriteArrayList<>();
@@ -57,12 +59,24 @@ public final class Ring {
     private final Healing healing;
     private volatile Ignite ignite;
 
-    Ring(String id, Address listen, List<Address> others, Function<Collection<Address>, Ignite> joining, long look) {
+    /**
+     * @param others where they are found
+     * @param answers whether one of them is there
+     * @param look milliseconds between two looks at that
+     */
+    Ring(
+            String id,
+            Address listen,
+            List<Address> others,
+            Function<Collection<Address>, Ignite> joining,
+            Predicate<Address> answers,
+            long look) {
         this.id = id;
         this.listen = listen;
+        this.others = others;
         this.joining = joining;
         join(others);
-        healing = new Healing(new Self(), others, Healing::answers, look);
+        healing = new Healing(new Self(), others, answers, look);
         healing.begin();
     }
 
@@ -125,7 +139,12 @@ public final class Ring {
         public void rejoin(List<Address> those) {
             LOG.warn("Servers of the same database were cut off from each other; joining {} anew.", those);
             Ignition.stop(ignite.name(), true);
-            join(those);
+            try {
+                join(those);
+            } catch (CannotJoin e) {
+                LOG.warn("{} Going on without.", e.getMessage());
+                join(others.stream().filter(one -> !those.contains(one)).toList());
+            }
             welcomers.forEach(Runnable::run);
         }
     }

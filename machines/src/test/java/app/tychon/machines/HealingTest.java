@@ -3,11 +3,15 @@ package app.tychon.machines;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.net.ServerSocket;
+import java.net.Socket;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import javax.net.ServerSocketFactory;
+import javax.net.ssl.SSLSocket;
 import org.junit.jupiter.api.Test;
 
 /** When a server joins anew because others are apart from it. */
@@ -126,14 +130,32 @@ class HealingTest {
     }
 
     @Test
-    void whetherSomebodyAnswersIsFoundOutByKnocking() throws Exception {
-        try (ServerSocket door = new ServerSocket(0)) {
-            assertThat(Healing.answers(new Address("127.0.0.1", door.getLocalPort())))
-                    .isTrue();
-            int port = door.getLocalPort();
+    void whetherOneOfOursAnswersIsFoundOutByShakingHands() throws Exception {
+        Secret ours = Secret.of(Secret.fresh());
+        ServerSocketFactory doors = ours.context().getServerSocketFactory();
+        try (ServerSocket door = doors.createServerSocket(0)) {
+            Address there = new Address("127.0.0.1", door.getLocalPort());
+            Thread keeper = new Thread(() -> letIn(door));
+            keeper.setDaemon(true);
+            keeper.start();
+            assertThat(Healing.answers(there, ours)).isTrue();
+            assertThat(Healing.answers(there, Secret.of(Secret.fresh())))
+                    .as("by another secret")
+                    .isFalse();
             door.close();
-            assertThat(Healing.answers(new Address("127.0.0.1", port))).isFalse();
+            assertThat(Healing.answers(there, ours)).as("once it is gone").isFalse();
         }
-        assertThat(Healing.answers(new Address("nowhere.invalid", 9400))).isFalse();
+        assertThat(Healing.answers(new Address("nowhere.invalid", 9400), ours)).isFalse();
+    }
+
+    /** Whoever comes, until the door is closed. */
+    private static void letIn(ServerSocket door) {
+        while (!door.isClosed()) {
+            try (Socket guest = door.accept()) {
+                ((SSLSocket) guest).startHandshake();
+            } catch (IOException e) {
+                // A stranger, or the door was closed.
+            }
+        }
     }
 }

@@ -3,10 +3,12 @@ package app.tychon.machines;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import org.apache.ignite.Ignite;
 import org.apache.ignite.Ignition;
 import org.junit.jupiter.api.Test;
@@ -93,6 +95,30 @@ class RingTest {
             until(() -> one.ring().servers().size() == 1);
         } finally {
             one.close();
+        }
+    }
+
+    /** Such as at one of another build, which has the secret and refuses it all the same. */
+    @Test
+    void oneThatIsNotLetInGoesOnByItself() throws Exception {
+        Address here = new Address("127.0.0.1", Places.ports(25_000));
+        Address other = new Address("127.0.0.1", Places.ports(here.port() + 2));
+        AtomicInteger begun = new AtomicInteger();
+        AtomicInteger refused = new AtomicInteger();
+        Function<Collection<Address>, Ignite> joining = others -> {
+            if (begun.get() > 0 && others.contains(other)) {
+                refused.incrementAndGet();
+                throw new CannotJoin("It is of another build.");
+            }
+            begun.incrementAndGet();
+            return Nodes.server(
+                    "lone", "lone", here, List.of(), SECRET, Places.folder().resolve("lone"));
+        };
+        Ring ring = new Ring("lone", here, List.of(other), joining, any -> true, LOOK);
+        try {
+            until(() -> refused.get() > 0 && begun.get() > 1 && ring.servers().equals(List.of("lone")));
+        } finally {
+            ring.close();
         }
     }
 }
