@@ -41,8 +41,10 @@ final class Nodes {
     static final String SERVER = "server";
     static final String WORKER = "worker";
 
-    /** Milliseconds after which a machine that does not answer is taken for gone. */
+    /** Milliseconds after which a worker that does not answer is taken for gone, */
     private static final long GONE = 6_000;
+    /** and a server: that costs more where it only had too much to do for a while. */
+    private static final long SERVER_GONE = 10_000;
 
     private static final long MIB = 1L << 20;
     /** No port is opened. */
@@ -123,7 +125,7 @@ final class Nodes {
                 .setConnectorConfiguration(null)
                 .setClientConnectorConfiguration(null)
                 .setFailureHandler(new StopNodeFailureHandler())
-                .setFailureDetectionTimeout(GONE)
+                .setFailureDetectionTimeout(SERVER_GONE)
                 .setClientFailureDetectionTimeout(GONE)
                 .setPublicThreadPoolSize(threads)
                 .setSslContextFactory(secret::context)
