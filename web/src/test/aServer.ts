@@ -20,7 +20,7 @@ class Refused {
   }
 }
 
-let answers: Record<string, Answer> = {};
+let answers: Record<string, Answer> | undefined;
 let log: Sent[] = [];
 
 /**
@@ -35,6 +35,11 @@ export function aServer(routes: Record<string, Answer>): () => Sent[] {
   return () => log.filter(({ method }) => method !== "GET");
 }
 
+/** From now on it says nothing to anything. */
+export function noServer() {
+  answers = undefined;
+}
+
 /** What the server refuses, in its own words. */
 export const refused = (detail: string, problems: Refused["problems"] = [], status = 422) =>
   new Refused(status, detail, problems);
@@ -44,6 +49,8 @@ const json = (status: number, body: unknown) =>
 
 /** In the place of the browser's way to the server. */
 export async function served(input: RequestInfo | URL, init?: RequestInit): Promise<Response> {
+  const routes = answers;
+  if (!routes) return new Promise(() => undefined);
   const request = new Request(input, init);
   const { pathname, search } = new URL(request.url);
   const text = await request.text();
@@ -53,9 +60,9 @@ export async function served(input: RequestInfo | URL, init?: RequestInit): Prom
     body: text ? (JSON.parse(text) as unknown) : undefined,
   };
   log.push(sent);
-  const route = [`${sent.method} ${sent.path}`, `${sent.method} ${pathname}`].find((one) => one in answers);
+  const route = [`${sent.method} ${sent.path}`, `${sent.method} ${pathname}`].find((one) => one in routes);
   if (route === undefined) return json(404, { detail: `Nothing answers ${sent.method} ${sent.path}.` });
-  const answer = answers[route];
+  const answer = routes[route];
   const told: unknown = typeof answer === "function" ? answer(sent) : answer;
   return told instanceof Refused
     ? json(told.status, { detail: told.detail, problems: told.problems })

@@ -1,7 +1,7 @@
 import "@testing-library/jest-dom/vitest";
 import { cleanup } from "@testing-library/react";
 import { afterEach } from "vitest";
-import { served } from "./aServer";
+import { noServer, served } from "./aServer";
 
 // The browser of the tests lays nothing out and knows no media: everything is as wide and as high as a window.
 const SIZES = { clientWidth: 1200, clientHeight: 600, offsetWidth: 1200, offsetHeight: 600 };
@@ -25,3 +25,4 @@ window.matchMedia = (media) =>
 
 globalThis.fetch = served;
 afterEach(cleanup);
+afterEach(noServer);

@@ -97,6 +97,7 @@ class HelpedRunTest {
     @Test
     void whoeverHelpsChangesNoBit() {
         AtomicInteger kept = new AtomicInteger();
+        CountDownLatch taken = new CountDownLatch(1);
         RunResult helped = helped(
                 SETTINGS,
                 // Nothing is worked here before others have done something.
@@ -104,6 +105,7 @@ class HelpedRunTest {
                 (blocks, work) -> {
                     Block first = begin(blocks, 3);
                     Block second = begin(blocks, 2);
+                    taken.countDown();
                     // The later one first.
                     assertThat(blocks.finish(second, work.work(second))).isTrue();
                     kept.incrementAndGet();
@@ -111,7 +113,11 @@ class HelpedRunTest {
                     kept.incrementAndGet();
                     workOff(blocks, work, 1);
                 },
-                (blocks, work) -> workOff(blocks, work, 4));
+                (blocks, work) -> {
+                    // It would take them all, were it first.
+                    taken.await();
+                    workOff(blocks, work, 4);
+                });
         same(helped, alone(SETTINGS));
     }
 

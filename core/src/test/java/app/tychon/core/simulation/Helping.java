@@ -32,7 +32,9 @@ final class Helping {
     /** As soon as there are any. */
     static Block begin(Blocks blocks, int batches) {
         Optional<Block> block = blocks.take(batches);
+        long end = System.nanoTime() + 60_000_000_000L;
         while (block.isEmpty()) {
+            assertThat(System.nanoTime()).as("nothing to begin with").isLessThan(end);
             Thread.yield();
             block = blocks.take(batches);
         }
