@@ -73,9 +73,12 @@ public final class Crew implements AutoCloseable {
      */
     boolean isWorthSharing(Task task) {
         RunSettings settings = task.settings();
-        return settings.iterations() > settings.threads() * Block.BATCH
-                && work(task) >= WORTH_SHARING
-                && !workers().isEmpty();
+        return settings.iterations() > settings.threads() * Block.BATCH && work(task) >= WORTH_SHARING && mayHelp();
+    }
+
+    /** Whether somebody is there who works. */
+    public boolean mayHelp() {
+        return !workers().isEmpty();
     }
 
     /** Rows that are worked out. */

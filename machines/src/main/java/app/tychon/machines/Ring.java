@@ -58,6 +58,10 @@ public final class Ring {
 
     private final Healing healing;
     private volatile Ignite ignite;
+    /** Held while the engine ends or begins. */
+    private final Object change = new Object();
+
+    private boolean closed;
 
     /**
      * @param others where they are found
@@ -137,15 +141,27 @@ public final class Ring {
 
         @Override
         public void rejoin(List<Address> those) {
-            LOG.warn("Servers of the same database were cut off from each other; joining {} anew.", those);
-            Ignition.stop(ignite.name(), true);
-            try {
-                join(those);
-            } catch (CannotJoin e) {
-                LOG.warn("{} Going on without.", e.getMessage());
-                join(others.stream().filter(one -> !those.contains(one)).toList());
+            synchronized (change) {
+                if (!closed) {
+                    joinAnew(those);
+                }
             }
-            welcomers.forEach(Runnable::run);
+            List<String> found = Ring.this.servers();
+            if (found.size() > 1) {
+                gone.removeAll(found);
+                welcomers.forEach(Runnable::run);
+            }
+        }
+    }
+
+    private void joinAnew(List<Address> those) {
+        LOG.warn("Servers of the same database were cut off from each other; joining {} anew.", those);
+        Ignition.stop(ignite.name(), true);
+        try {
+            join(those);
+        } catch (CannotJoin e) {
+            LOG.warn("{} Going on without.", e.getMessage());
+            join(others.stream().filter(one -> !those.contains(one)).toList());
         }
     }
 
@@ -227,6 +243,10 @@ public final class Ring {
 
     void close() {
         healing.close();
-        Ignition.stop(ignite.name(), true);
+        // An engine that is just being begun anew would outlive this.
+        synchronized (change) {
+            closed = true;
+            Ignition.stop(ignite.name(), true);
+        }
     }
 }

@@ -3,6 +3,7 @@ package app.tychon.core.simulation;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.engine.BatchWorker;
+import app.tychon.core.simulation.engine.Block;
 import app.tychon.core.simulation.engine.Blocks;
 import app.tychon.core.simulation.engine.Task;
 import app.tychon.core.simulation.result.RunResult;
@@ -32,7 +33,7 @@ public record RunNeeds(long watched, long bytes) {
     /** Of a lane: duration, start, finish, the same in working time and whether it is critical. */
     private static final long LANE = 4 * 8 + 1;
 
-    /** Of a plan simulated with these settings. */
+    /** Of a plan simulated with these settings, by this machine alone. */
     public static RunNeeds of(Plan plan, RunSettings settings) {
         long n = settings.iterations();
         long watched =
@@ -44,11 +45,18 @@ public record RunNeeds(long watched, long bytes) {
         long bytes = AN_ITERATION * n
                 + 3 * Double.BYTES * kept
                 + rows(plan) * (RunResult.AN_ACTIVITY + TALLIES + settings.threads() * aThread);
-        return new RunNeeds(watched, bytes + (settings.until().isPresent() ? early(plan, settings) : 0));
+        boolean isAhead = settings.threads() * Block.BATCH > Steadiness.STEP;
+        return new RunNeeds(watched, bytes + (isAhead ? early(plan, settings) : 0));
     }
 
-    /** What a run that may be enough after any round has worked off before its turn, and what that is worked off with. */
-    private static long early(Plan plan, RunSettings settings) {
+    /**
+     * Bytes that are taken by what a run that may be enough after any round works off before its turn, and by what that is worked
+     * off with: where more threads are there than a round has batches, and where others help.
+     */
+    public static long early(Plan plan, RunSettings settings) {
+        if (settings.until().isEmpty()) {
+            return 0;
+        }
         long all = rows(plan) * PACKED * (settings.iterations() / Steadiness.STEP);
         return Math.min(Blocks.MOST_EARLY, all) + settings.threads() * ofBlocks(plan, Task.Wanted.ALL);
     }

@@ -38,24 +38,18 @@ public final class Campaign {
         for (MachineFaults.Row row : new MachineFaults(demo).run(rounds)) {
             line(row.what(), Integer.toString(rounds), row.faults(), row.begun());
         }
-        begun = Instant.now();
         line(
                 "kills of a server that two machines help with a run, which goes on",
-                Integer.toString(rounds),
-                new ServerKills(jar, demo).run(rounds),
-                begun);
-        begun = Instant.now();
+                rounds,
+                new ServerKills(jar, demo)::run);
         line(
                 "kills of one of two servers behind one address, while somebody edits in a browser, another by requests, and a run works",
-                Integer.toString(rounds),
-                new FellowKills(jar, demo).run(rounds),
-                begun);
-        begun = Instant.now();
+                rounds,
+                new FellowKills(jar, demo)::run);
         line(
                 "two servers cut off from each other and healed, while somebody edits at each",
-                Integer.toString(rounds),
-                new FellowCuts(jar, demo).run(rounds),
-                begun);
+                rounds,
+                new FellowCuts(jar, demo)::run);
         begun = Instant.now();
         TwoEditors.Outcome both = new TwoEditors(victim(jar, demo)).run(Duration.ofMinutes(minutes));
         line(
@@ -81,6 +75,16 @@ public final class Campaign {
 
     private static Victim victim(Path jar, Path demo) throws IOException {
         return new Victim(jar, Files.createTempDirectory("tychon-campaign").resolve("data"), demo, Map.of());
+    }
+
+    /** What goes wrong in so many rounds. */
+    private interface Rounds {
+        List<String> run(int rounds) throws IOException, InterruptedException;
+    }
+
+    private static void line(String what, int rounds, Rounds faults) throws IOException, InterruptedException {
+        Instant begun = Instant.now();
+        line(what, Integer.toString(rounds), faults.run(rounds), begun);
     }
 
     private static void line(String what, String times, List<String> faults, Instant begun) {

@@ -54,10 +54,11 @@ public class ConfirmedShares {
         Map<UUID, ConfirmedShare> shares = new HashMap<>();
         asked.forEach((project, all) -> shares.put(project, of(project, revisions.get(project), all)));
         programmes.forEach((programme, parts) -> {
-            if (parts.stream().anyMatch(asked::containsKey)) {
+            if (revisions.containsKey(programme) && parts.stream().anyMatch(asked::containsKey)) {
                 ConfirmedShare whole = parts.stream()
                         .filter(revisions::containsKey)
-                        .map(part -> of(part, revisions.get(part), asked.getOrDefault(part, List.of())))
+                        .map(part ->
+                                shares.containsKey(part) ? shares.get(part) : of(part, revisions.get(part), List.of()))
                         .reduce(ConfirmedShare.NONE, ConfirmedShare::plus);
                 shares.put(programme, whole);
             }

@@ -81,6 +81,11 @@ public class Machines {
         return crew.map(Crew::machines).orElse(List.of());
     }
 
+    /** Whether somebody is there who may help. */
+    public boolean mayHelp() {
+        return crew.filter(Crew::mayHelp).isPresent();
+    }
+
     /** What a run is that machines work at for this server. */
     Optional<Work> work(String run) {
         return Optional.ofNullable(shared.get(run));

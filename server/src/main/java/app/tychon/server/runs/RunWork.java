@@ -70,10 +70,12 @@ final class RunWork {
         UUID id = run.id();
         try {
             watched.begin();
+            long bytes = RunNeeds.of(plan.plan(), settings).bytes()
+                    + (machines.mayHelp() ? RunNeeds.early(plan.plan(), settings) : 0);
             RunResult result = pool.await(
                     Urgency.RECORDED,
                     run.projectId(),
-                    RunNeeds.of(plan.plan(), settings).bytes(),
+                    bytes,
                     turns -> Simulation.run(
                             CompiledPlan.of(plan.network(), plan.schedule()),
                             settings,

@@ -128,6 +128,14 @@ public abstract class PeopledTest {
         return http.perform(request.header("Authorization", "Bearer " + token(email)));
     }
 
+    /** The same with something to say, as JSON. */
+    protected ResultActions sends(String email, AbstractMockHttpServletRequestBuilder<?> request, String said)
+            throws Exception {
+        return as(
+                email,
+                request.header("Content-Type", MediaType.APPLICATION_JSON_VALUE).content(said));
+    }
+
     /** The demo as a project of the owner's, in which the others have their parts. */
     protected String project() throws Exception {
         String body = as(

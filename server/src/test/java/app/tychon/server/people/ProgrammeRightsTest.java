@@ -116,21 +116,15 @@ class ProgrammeRightsTest extends PeopledTest {
         assertThat(standing(OWNER, both).has("confirmed"))
                 .as("nobody was asked")
                 .isFalse();
-        as(
+        sends(
                         EDITOR,
-                        post("/api/projects/" + ridge + "/confirmations")
-                                .contentType(MediaType.APPLICATION_JSON)
-                                .content("{\"email\":\"" + RISK_OWNER
-                                        + "\",\"about\":[{\"section\":\"risks\",\"key\":\"R06\"}]}"))
+                        post("/api/projects/" + ridge + "/confirmations"),
+                        "{\"email\":\"" + RISK_OWNER + "\",\"about\":[{\"section\":\"risks\",\"key\":\"R06\"}]}")
                 .andExpect(status().isOk());
         String asked = answer(as(EDITOR, get("/api/projects/" + ridge + "/confirmations")))
                 .at("/0/id")
                 .asText();
-        as(
-                        RISK_OWNER,
-                        put("/api/projects/" + ridge + "/confirmations/" + asked)
-                                .contentType(MediaType.APPLICATION_JSON)
-                                .content("{\"holds\":true}"))
+        sends(RISK_OWNER, put("/api/projects/" + ridge + "/confirmations/" + asked), "{\"holds\":true}")
                 .andExpect(status().isOk());
         JsonNode own = standing(OWNER, ridge).get("confirmed");
         JsonNode whole = standing(OWNER, both).get("confirmed");
@@ -157,18 +151,8 @@ class ProgrammeRightsTest extends PeopledTest {
     void aProjectIsTakenInByWhoeverEditsIt() throws Exception {
         String ridge = project();
         String body = "{\"name\":\"Mine\",\"projects\":[{\"project\":\"" + ridge + "\"}]}";
-        as(
-                        READER,
-                        post("/api/programmes")
-                                .contentType(MediaType.APPLICATION_JSON)
-                                .content(body))
-                .andExpect(status().isForbidden());
-        as(
-                        ADMINISTRATOR,
-                        post("/api/programmes")
-                                .contentType(MediaType.APPLICATION_JSON)
-                                .content(body))
-                .andExpect(status().isNotFound());
+        sends(READER, post("/api/programmes"), body).andExpect(status().isForbidden());
+        sends(ADMINISTRATOR, post("/api/programmes"), body).andExpect(status().isNotFound());
         programme(EDITOR, ridge);
     }
 }

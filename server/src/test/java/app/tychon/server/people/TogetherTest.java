@@ -18,10 +18,7 @@ import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
-import org.springframework.test.web.servlet.ResultActions;
-import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
 /** Several people on one project: they see each other, speak, ask and answer. */
 class TogetherTest extends PeopledTest {
@@ -33,10 +30,6 @@ class TogetherTest extends PeopledTest {
     @BeforeEach
     void aProject() throws Exception {
         project = "/api/projects/" + project();
-    }
-
-    private ResultActions sends(String who, MockHttpServletRequestBuilder request, String body) throws Exception {
-        return as(who, request.contentType(MediaType.APPLICATION_JSON).content(body));
     }
 
     private List<JsonNode> inboxOf(String who) throws Exception {

@@ -37,8 +37,7 @@ public final class Compared {
 
     /** What one thread compares with. */
     final class Hand {
-        private final BatchWorker worker =
-                new BatchWorker(plan, draws, BatchWorker.width(plan.network().size()));
+        private final BatchWorker worker = new BatchWorker(plan, draws);
         private final Asker asker = new Asker(plan, worker, successors);
 
         /**

@@ -36,6 +36,11 @@ public final class BatchWorker {
     private final Frame frame;
     private final Batch none;
 
+    /** As many iterations at a time as the plan has room for. */
+    public BatchWorker(CompiledPlan plan, Draws draws) {
+        this(plan, draws, width(plan.network().size()));
+    }
+
     /** @param width most iterations at a time */
     public BatchWorker(CompiledPlan plan, Draws draws, int width) {
         this.plan = plan;

@@ -13,10 +13,7 @@ public final class OutcomeWorker {
     private final BatchWorker worker;
 
     public OutcomeWorker(CompiledPlan plan, RunSettings settings) {
-        worker = new BatchWorker(
-                plan,
-                new Draws(settings.seed(), settings.sampling()),
-                BatchWorker.width(plan.network().size()));
+        worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()));
     }
 
     public byte[] work(Block block) {

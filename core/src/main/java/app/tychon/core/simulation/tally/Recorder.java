@@ -29,8 +29,8 @@ public final class Recorder {
         this.plan = plan;
         network = plan.network();
         tallies = like.sibling();
-        int width = BatchWorker.width(network.size());
-        worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()), width);
+        worker = new BatchWorker(plan, new Draws(settings.seed(), settings.sampling()));
+        int width = worker.lanes.width;
         pathTrace = new PathTrace(network.size(), width, worker.trace);
         deviations = new double[width];
         planDuration = planDuration(plan);
