@@ -143,6 +143,8 @@ class HealingTest {
                     .as("by another secret")
                     .isFalse();
             door.close();
+            // Whoever waits at a door is let in by the system until the keeper has woken.
+            keeper.join();
             assertThat(Healing.answers(there, ours)).as("once it is gone").isFalse();
         }
         assertThat(Healing.answers(new Address("nowhere.invalid", 9400), ours)).isFalse();
