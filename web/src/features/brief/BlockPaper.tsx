@@ -52,13 +52,13 @@ export function BlockPaper({ plan, brief, block, chosen, typing, actions, runs }
   const keep = ({ words, seen }: Typed) => change({ words, was: block.words ?? null, seen });
   return (
     // The block is chosen, moved and taken out by keys while it has the focus itself.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    // oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <Box
       as="section"
       ref={box}
       data-block={block.id}
       aria-label={heading || "Words of your own"}
-      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+      // oxlint-disable-next-line jsx-a11y/no-noninteractive-tabindex
       tabIndex={0}
       px="4"
       py="2"

@@ -39,7 +39,7 @@ export function ShowBrief({ plan, brief, onClose }: Props) {
   return (
     <>
       {/* Keys step through it while it has the focus itself. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
+      {/* oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <Flex
         ref={box}
         role="dialog"

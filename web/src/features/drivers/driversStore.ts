@@ -2,7 +2,14 @@ import { create } from "zustand";
 
 export type View = "moves" | "scatter" | "paths" | "staircase" | "criticality" | "late" | "spare";
 export type Measure =
-  "swing" | "removal" | "day" | "tenth" | "contribution" | "rank" | "slope" | "coefficient";
+  | "swing"
+  | "removal"
+  | "day"
+  | "tenth"
+  | "contribution"
+  | "rank"
+  | "slope"
+  | "coefficient";
 
 /** How the drivers of a project are looked at. */
 export interface Look {

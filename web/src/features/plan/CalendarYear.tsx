@@ -45,6 +45,8 @@ export function CalendarYear({ calendar, year, from, onDay }: Props) {
     box.current?.querySelector<HTMLElement>(`[data-day="${next}"]`)?.focus();
   };
   return (
+    // Its days have the keyboard, one at a time.
+    // oxlint-disable-next-line jsx-a11y/interactive-supports-focus
     <Grid
       ref={box}
       templateColumns="repeat(4, 1fr)"

@@ -10,7 +10,7 @@ const named = (id: string, names: ProgrammeView["names"]) => (names[id] ? `${id}
 export function tieSaid(tie: Tie, names: ProgrammeView["names"]): string {
   switch (tie.kind) {
     case "logic": {
-      const how = [tie.type === "FS" ? "" : tie.type, /^0/.test(tie.lag) ? "" : tie.lag]
+      const how = [tie.type === "FS" ? "" : tie.type, tie.lag.startsWith("0") ? "" : tie.lag]
         .filter(Boolean)
         .join(" ");
       return `${named(tie.from, names)} → ${named(tie.to, names)}${how ? ` (${how})` : ""}`;

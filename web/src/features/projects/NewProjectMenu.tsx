@@ -61,7 +61,7 @@ export function NewProjectMenu({ onMade }: { onMade: (project: ProjectView) => v
 function BlankDialog({ onMade, onClose }: { onMade: (project: ProjectView) => void; onClose: () => void }) {
   const begin = useBegin();
   const [name, setName] = useState("");
-  const [day, setDay] = useState(formatDay(nextMonday(new Date())));
+  const [day, setDay] = useState(() => formatDay(nextMonday(new Date())));
   const [currency, setCurrency] = useState("EUR");
   const [refusal, setRefusal] = useState<string>();
   const make = () => {

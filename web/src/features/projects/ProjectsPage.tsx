@@ -46,6 +46,8 @@ export function ProjectsPage() {
   if (schedule) return <ScheduleImport file={schedule} leave={() => setSchedule(undefined)} />;
 
   return (
+    // A table is pasted and files are dropped anywhere; a button does the same.
+    // oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <Box
       as="main"
       maxW="1320px"

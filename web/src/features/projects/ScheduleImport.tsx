@@ -24,9 +24,10 @@ const Label = chakra("label");
 export function ScheduleImport({ file, leave }: { file: File; leave: () => void }) {
   const [name, setName] = useState(file.name.replace(/\.[^.]*$/, ""));
   const [typedDay, setDay] = useState<string>();
+  const [monday] = useState(() => nextMonday(new Date()));
   const [dates, setDates] = useState<DateOrder>("");
   const [firstDay, setFirstDay] = useState<string>();
-  const day = typedDay ?? formatDay(firstDay ?? nextMonday(new Date()));
+  const day = typedDay ?? formatDay(firstDay ?? monday);
   const parsed = parseDay(day);
   const start = parsed === undefined ? "" : toCivilText(parsed).slice(0, 10);
   const [meanings, setMeanings] = useState<string[] | undefined>(undefined);
@@ -58,7 +59,7 @@ export function ScheduleImport({ file, leave }: { file: File; leave: () => void 
       </Box>
       <Box fontSize="16px" aria-live="polite" role="status">
         {start === ""
-          ? `“${day}” is no date; write the first day as ${formatDay(nextMonday(new Date()))}.`
+          ? `“${day}” is no date; write the first day as ${formatDay(monday)}.`
           : preview.data
             ? previewSentence(preview.data)
             : "Reading the table…"}

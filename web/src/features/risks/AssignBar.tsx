@@ -59,7 +59,7 @@ export function AssignBar({ plan, risks, begun, edits, onClose }: Props) {
   };
   return (
     // Enter and Esc of its fields come up to here.
-    // eslint-disable-next-line jsx-a11y/no-static-element-interactions
+    // oxlint-disable-next-line jsx-a11y/no-static-element-interactions
     <Box
       position="absolute"
       bottom="4"

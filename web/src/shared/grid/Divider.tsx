@@ -24,8 +24,6 @@ export function Divider({ at, most, onPut }: Props) {
     onPut(at + by);
   };
   return (
-    // A separator that can be moved is a widget with keys; the rules know only those that cannot.
-    /* eslint-disable jsx-a11y/no-noninteractive-element-interactions, jsx-a11y/no-noninteractive-tabindex */
     <Box
       role="separator"
       aria-orientation="vertical"

@@ -62,7 +62,7 @@ function Line<R extends GridRow, E>(props: Props<R, E>) {
       <div className="cells" role="presentation" style={{ width: leftWidth }}>
         {columns.map((column, i) => (
           // The keyboard stays with the grid, which says by aria-activedescendant where it is; rows come and go.
-          // eslint-disable-next-line jsx-a11y/interactive-supports-focus
+          // oxlint-disable-next-line jsx-a11y/interactive-supports-focus
           <div
             key={column.id}
             id={cellId(row.id, column.id)}

@@ -16,7 +16,7 @@ interface Props {
 export function SidePanel({ label, title, onClose, width = PANEL_WIDTH, children }: Props) {
   return (
     // Keys of what stands in it come up to here.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    // oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <Flex
       as="aside"
       aria-label={label}
