@@ -5,12 +5,12 @@ import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { theme } from "../app/theme";
 
-/** Shows a component as it stands in the application. */
-export const shown = (what: ReactNode) =>
+/** Shows a component as it stands in the application. @param at the address that it stands at */
+export const shown = (what: ReactNode, at = "/") =>
   render(
     <ChakraProvider value={theme}>
       <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-        <MemoryRouter>{what}</MemoryRouter>
+        <MemoryRouter initialEntries={[at]}>{what}</MemoryRouter>
       </QueryClientProvider>
     </ChakraProvider>,
   );

@@ -7,6 +7,7 @@ import type { Goal } from "./goal";
 import { addsUp, GATHERINGS, MEASURES } from "./measures";
 import { LevelField } from "./LevelField";
 import { isTried, useStopMoves } from "./useDrivers";
+import { tellRefusal } from "../../shared/ui/notify";
 
 const Button = chakra("button");
 
@@ -97,7 +98,7 @@ export function MovesProgress({ run, goal, look, moves }: ProgressProps) {
               ? "Beginning…"
               : `${moves.done} of ${moves.total} inputs are worked out, ${futures}; those that swing most come first.`}
           </Box>
-          <Button color="action" cursor="pointer" onClick={() => stop.mutate()}>
+          <Button color="action" cursor="pointer" onClick={() => stop.mutate(undefined, tellRefusal)}>
             Stop
           </Button>
         </>

@@ -4,6 +4,7 @@ import { useRunAction, useStartRun } from "../../shared/api/runs";
 import { formatWhole } from "../../shared/format/numbers";
 import { RunSettings } from "./RunSettings";
 import { runRequest, useRunSettings } from "./runRequest";
+import { tellRefusal } from "../../shared/ui/notify";
 
 const LOOK = {
   size: "sm",
@@ -72,10 +73,13 @@ function AtWork({ project, run }: { project: string; run: RunView }) {
       >
         <Box height="100%" bg="simulated" borderRadius="3px" style={{ width: `${share}%` }} />
       </Box>
-      <Button {...LOOK} onClick={() => action.mutate({ run: run.id, action: paused ? "resume" : "pause" })}>
+      <Button
+        {...LOOK}
+        onClick={() => action.mutate({ run: run.id, action: paused ? "resume" : "pause" }, tellRefusal)}
+      >
         {paused ? "Go on" : "Hold"}
       </Button>
-      <Button {...LOOK} onClick={() => action.mutate({ run: run.id, action: "stop" })}>
+      <Button {...LOOK} onClick={() => action.mutate({ run: run.id, action: "stop" }, tellRefusal)}>
         Stop and keep
       </Button>
     </Flex>

@@ -10,6 +10,7 @@ import { TextField } from "../../shared/ui/Field";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { InputChanges } from "./InputChanges";
 import { hasResults, isCutShort, isOfPlan } from "../../shared/odds/source";
+import { tellRefusal } from "../../shared/ui/notify";
 
 interface Props {
   plan: PlanView;
@@ -47,9 +48,13 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
       return refusalOf(error);
     }
   };
-  const deleteRun = (run: RunView) => remove.mutate(run.id, { onSuccess: () => setGone(run) });
+  const deleteRun = (run: RunView) =>
+    remove.mutate(run.id, { ...tellRefusal, onSuccess: () => setGone(run) });
   const bringBack = (run: RunView) =>
-    action.mutate({ run: run.id, action: "restore" }, { onSuccess: () => setGone(undefined) });
+    action.mutate(
+      { run: run.id, action: "restore" },
+      { ...tellRefusal, onSuccess: () => setGone(undefined) },
+    );
   return (
     <WideDialog title="Recorded runs" onClose={onClose} width="1060px">
       <Box flex="1" minW="0">
@@ -115,7 +120,10 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
                   variant="ghost"
                   title="Simulates it to the end it was meant to have; what it had stays the same"
                   onClick={() =>
-                    action.mutate({ run: run.id, action: "resume" }, { onSuccess: () => onOpen(run.id) })
+                    action.mutate(
+                      { run: run.id, action: "resume" },
+                      { ...tellRefusal, onSuccess: () => onOpen(run.id) },
+                    )
                   }
                 >
                   Go on with it
@@ -126,7 +134,10 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
                 variant="ghost"
                 title="The same inputs, settings and seed: the same numbers"
                 onClick={() =>
-                  action.mutate({ run: run.id, action: "again" }, { onSuccess: (again) => onOpen(again.id) })
+                  action.mutate(
+                    { run: run.id, action: "again" },
+                    { ...tellRefusal, onSuccess: (again) => onOpen(again.id) },
+                  )
                 }
               >
                 Run again

@@ -5,6 +5,7 @@ import { useInbox, useReadNotices } from "../../shared/api/together";
 import { formatMoment } from "../../shared/format/dates";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { noticeAddress, noticeSentence } from "./notices";
+import { tellRefusal } from "../../shared/ui/notify";
 
 const Line = chakra("button");
 
@@ -55,7 +56,7 @@ export function InboxDialog({ onClose }: { onClose: () => void }) {
           </Line>
         ))}
         {unread.length > 0 && (
-          <Button size="sm" variant="outline" mt="4" onClick={() => read.mutate(unread)}>
+          <Button size="sm" variant="outline" mt="4" onClick={() => read.mutate(unread, tellRefusal)}>
             All of it is read
           </Button>
         )}

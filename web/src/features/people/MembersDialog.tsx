@@ -11,7 +11,7 @@ import {
 } from "../../shared/api/people";
 import { TextField } from "../../shared/ui/Field";
 import { LabelledSelect } from "../../shared/ui/LabelledSelect";
-import { notify } from "../../shared/ui/notify";
+import { tellRefusal } from "../../shared/ui/notify";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { Entry } from "../../shared/ui/Entry";
 import { ROLES, roleName } from "./roles";
@@ -28,7 +28,6 @@ export function MembersDialog({ project, onClose }: { project: string; onClose: 
   const put = usePutMember(project);
   const remove = useRemoveMember(project);
   const leave = useLeaveProject(project);
-  const tell = { onError: (error: Error) => notify(error.message) };
   return (
     <WideDialog title="Who takes part" width="760px" onClose={onClose}>
       <Box flex="1">
@@ -71,7 +70,7 @@ export function MembersDialog({ project, onClose }: { project: string; onClose: 
                 label={`What ${member.name} is`}
                 value={member.role}
                 choices={ROLES}
-                onPick={(role) => put.mutate({ email: member.email, role }, tell)}
+                onPick={(role) => put.mutate({ email: member.email, role }, tellRefusal)}
               />
             ) : (
               <Box>{roleName(member.role)}</Box>
@@ -81,14 +80,14 @@ export function MembersDialog({ project, onClose }: { project: string; onClose: 
                 color="risk"
                 {...LAST}
                 onClick={() =>
-                  leave.mutate(undefined, { ...tell, onSuccess: () => location.assign("/projects") })
+                  leave.mutate(undefined, { ...tellRefusal, onSuccess: () => location.assign("/projects") })
                 }
               >
                 Leave
               </Plain>
             ) : (
               owns && (
-                <Plain color="risk" {...LAST} onClick={() => remove.mutate(member.id, tell)}>
+                <Plain color="risk" {...LAST} onClick={() => remove.mutate(member.id, tellRefusal)}>
                   Take out
                 </Plain>
               )

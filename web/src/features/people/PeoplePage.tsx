@@ -12,7 +12,7 @@ import {
 } from "../../shared/api/people";
 import { formatMoment } from "../../shared/format/dates";
 import { Notice } from "../../shared/ui/Notice";
-import { notify } from "../../shared/ui/notify";
+import { notify, tellRefusal } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
 import { Entry } from "../../shared/ui/Entry";
 import { Part, PageFrame } from "../../shared/ui/PageFrame";
@@ -91,7 +91,6 @@ function PeopleTable({ people, onLink }: { people: Person[] } & Linking) {
   const change = useChangePerson();
   const reset = useResetPerson();
   const remove = useRemovePerson();
-  const tell = { onError: (error: Error) => notify(error.message) };
   return (
     <Table.Root size="sm" mt="4">
       <Table.Header>
@@ -120,7 +119,10 @@ function PeopleTable({ people, onLink }: { people: Person[] } & Linking) {
                 aria-label={`${person.name} looks after people`}
                 checked={person.administrator}
                 onChange={(event) =>
-                  change.mutate({ person: person.id, change: { administrator: event.target.checked } }, tell)
+                  change.mutate(
+                    { person: person.id, change: { administrator: event.target.checked } },
+                    tellRefusal,
+                  )
                 }
               />
             </Table.Cell>
@@ -129,7 +131,7 @@ function PeopleTable({ people, onLink }: { people: Person[] } & Linking) {
                 <Plain
                   onClick={() =>
                     reset.mutate(person.id, {
-                      ...tell,
+                      ...tellRefusal,
                       onSuccess: (made) => onLink({ name: person.name, ...made }),
                     })
                   }
@@ -137,19 +139,23 @@ function PeopleTable({ people, onLink }: { people: Person[] } & Linking) {
                   New link
                 </Plain>
                 {person.codes && (
-                  <Plain onClick={() => change.mutate({ person: person.id, change: { codes: false } }, tell)}>
+                  <Plain
+                    onClick={() =>
+                      change.mutate({ person: person.id, change: { codes: false } }, tellRefusal)
+                    }
+                  >
                     Codes off
                   </Plain>
                 )}
                 <Plain
                   onClick={() =>
-                    change.mutate({ person: person.id, change: { disabled: !person.disabled } }, tell)
+                    change.mutate({ person: person.id, change: { disabled: !person.disabled } }, tellRefusal)
                   }
                 >
                   {person.disabled ? "Let in again" : "Shut out"}
                 </Plain>
                 {person.disabled && (
-                  <Plain color="risk" onClick={() => remove.mutate(person.id, tell)}>
+                  <Plain color="risk" onClick={() => remove.mutate(person.id, tellRefusal)}>
                     Remove for good
                   </Plain>
                 )}

@@ -3,6 +3,7 @@ import { useEndSession, useEndSessions, useSessions } from "../../shared/api/peo
 import { formatMoment } from "../../shared/format/dates";
 import { browserName } from "./browserName";
 import { Part } from "../../shared/ui/PageFrame";
+import { tellRefusal } from "../../shared/ui/notify";
 
 const Plain = chakra("button");
 
@@ -30,7 +31,7 @@ export function SessionsPart() {
           <Box color="softInk">since {formatMoment(session.since)}</Box>
           <Box color="softInk">last used {formatMoment(session.used)}</Box>
           {!session.here && (
-            <Plain color="action" onClick={() => end.mutate(session.id)}>
+            <Plain color="action" onClick={() => end.mutate(session.id, tellRefusal)}>
               Sign out there
             </Plain>
           )}
@@ -41,7 +42,9 @@ export function SessionsPart() {
         mt="4"
         variant="outline"
         loading={endAll.isPending}
-        onClick={() => endAll.mutate(undefined, { onSuccess: () => location.assign("/projects") })}
+        onClick={() =>
+          endAll.mutate(undefined, { ...tellRefusal, onSuccess: () => location.assign("/projects") })
+        }
       >
         Sign out everywhere
       </Button>

@@ -6,6 +6,7 @@ import { formatMoment } from "../../shared/format/dates";
 import { LabelledSelect } from "../../shared/ui/LabelledSelect";
 import { Entry } from "../../shared/ui/Entry";
 import { Part } from "../../shared/ui/PageFrame";
+import { tellRefusal } from "../../shared/ui/notify";
 
 const Plain = chakra("button");
 const SCOPES = [
@@ -47,7 +48,7 @@ export function TokensPart() {
           </Box>
           <Box color="softInk">until {formatMoment(token.expiresAt)}</Box>
           <Box color="softInk">{token.usedAt ? `used ${formatMoment(token.usedAt)}` : "never used"}</Box>
-          <Plain color="risk" onClick={() => withdraw.mutate(token.id)}>
+          <Plain color="risk" onClick={() => withdraw.mutate(token.id, tellRefusal)}>
             Withdraw
           </Plain>
         </Flex>

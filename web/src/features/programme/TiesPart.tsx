@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { ProjectView } from "../../shared/api/client";
 import { type Tie, useProgramme, useTakeOut, useTieWorths, useUntie } from "../../shared/api/programmes";
 import { useMe } from "../../shared/api/people";
-import { notify } from "../../shared/ui/notify";
+import { tellRefusal } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
 import { LettingOut } from "./LettingOut";
 import { TakeInDialog } from "./TakeInDialog";
@@ -22,7 +22,6 @@ export function TiesPart({ project }: { project: ProjectView }) {
   const takeOut = useTakeOut(project.id);
   const me = useMe().data;
   const [dialog, setDialog] = useState<"tie" | "take">();
-  const tell = { onError: (error: Error) => notify(error.message) };
   if (!view) return null;
   const closed = view.projects.some((one) => one.project === undefined);
   return (
@@ -53,7 +52,11 @@ export function TiesPart({ project }: { project: ProjectView }) {
                     ? worths.error.message
                     : "is worked out"}
             </Box>
-            <Plain color="action" aria-label={`Untie ${one.id}`} onClick={() => untie.mutate(one.id, tell)}>
+            <Plain
+              color="action"
+              aria-label={`Untie ${one.id}`}
+              onClick={() => untie.mutate(one.id, tellRefusal)}
+            >
               Untie
             </Plain>
           </Flex>
@@ -76,7 +79,7 @@ export function TiesPart({ project }: { project: ProjectView }) {
                 key={one.code}
                 color="action"
                 fontSize="12.5px"
-                onClick={() => one.project && takeOut.mutate(one.project, tell)}
+                onClick={() => one.project && takeOut.mutate(one.project, tellRefusal)}
               >
                 Take {one.code} out
               </Plain>

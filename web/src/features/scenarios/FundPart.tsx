@@ -10,7 +10,7 @@ import { Aside } from "../../shared/stage/Aside";
 import { ViewHeading } from "../../shared/stage/ViewHeading";
 import { fading } from "../../shared/ui/fading";
 import { Notice } from "../../shared/ui/Notice";
-import { notify } from "../../shared/ui/notify";
+import { notify, tellRefusal } from "../../shared/ui/notify";
 import { bestFor, firstBudget, fundSentence, gainWords, leftOutWords, named, triedSentence } from "./fund";
 import { FundChart } from "./FundChart";
 import { made, refused } from "./making";
@@ -78,7 +78,12 @@ export function FundPart({ plan, view, edits, look, goal }: Props) {
         >
           {triedSentence(data)}{" "}
           {data.state === "working" && (
-            <Button minH="24px" color="action" cursor="pointer" onClick={() => stop.mutate()}>
+            <Button
+              minH="24px"
+              color="action"
+              cursor="pointer"
+              onClick={() => stop.mutate(undefined, tellRefusal)}
+            >
               Stop, and keep what is there
             </Button>
           )}

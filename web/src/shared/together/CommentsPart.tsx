@@ -5,7 +5,7 @@ import { useMembers, useRole } from "../api/people";
 import { useChangeComment, useComments, useRemoveComment, useSay } from "../api/together";
 import { formatMoment } from "../format/dates";
 import { SheetPart } from "../sheet/SheetPart";
-import { notify } from "../ui/notify";
+import { tellRefusal } from "../ui/notify";
 import { Refusal } from "../ui/Refusal";
 import { commentsOf } from "./comments";
 
@@ -48,7 +48,6 @@ interface ThreadProps {
 function Thread({ project, first, answers, speaks }: ThreadProps) {
   const change = useChangeComment(project);
   const [answering, setAnswering] = useState(false);
-  const tell = { onError: (error: Error) => notify(error.message) };
   return (
     <Box mb="3" data-comment={first.id} opacity={first.resolvedAt ? 0.7 : 1}>
       <Said project={project} comment={first} />
@@ -60,7 +59,7 @@ function Thread({ project, first, answers, speaks }: ThreadProps) {
       {speaks && (
         <Flex gap="3" mt="1" color="action">
           {!answering && <Plain onClick={() => setAnswering(true)}>Answer</Plain>}
-          <Plain onClick={() => change.mutate({ id: first.id, resolved: !first.resolvedAt }, tell)}>
+          <Plain onClick={() => change.mutate({ id: first.id, resolved: !first.resolvedAt }, tellRefusal)}>
             {first.resolvedAt ? "Open again" : "Resolved"}
           </Plain>
         </Flex>
@@ -87,7 +86,6 @@ function Said({ project, comment }: { project: string; comment: Comment }) {
   const change = useChangeComment(project);
   const remove = useRemoveComment(project);
   const [editing, setEditing] = useState<string>();
-  const tell = { onError: (error: Error) => notify(error.message) };
   return (
     <Box>
       <Flex gap="2" color="softInk" fontSize="12.5px">
@@ -98,7 +96,7 @@ function Said({ project, comment }: { project: string; comment: Comment }) {
         {comment.own && editing === undefined && (
           <>
             <Plain onClick={() => setEditing(comment.words)}>Edit</Plain>
-            <Plain onClick={() => remove.mutate(comment.id, tell)}>Take away</Plain>
+            <Plain onClick={() => remove.mutate(comment.id, tellRefusal)}>Take away</Plain>
           </>
         )}
       </Flex>
@@ -113,7 +111,7 @@ function Said({ project, comment }: { project: string; comment: Comment }) {
           onDone={() =>
             change.mutate(
               { id: comment.id, words: editing },
-              { ...tell, onSuccess: () => setEditing(undefined) },
+              { ...tellRefusal, onSuccess: () => setEditing(undefined) },
             )
           }
           onLeave={() => setEditing(undefined)}

@@ -26,3 +26,6 @@ export const useNotes = create<Notes>()((set) => ({
 }));
 
 export const notify = (text: string, ...actions: NoteAction[]) => useNotes.getState().show({ text, actions });
+
+/** For what is asked of the server and has no place of its own where a refusal could stand. */
+export const tellRefusal = { onError: (error: Error) => notify(error.message) };

@@ -3,7 +3,6 @@ package app.tychon.core.simulation;
 import app.tychon.core.schedule.Frame;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.PathTrace;
-import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.Draws;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.Batches;
@@ -37,9 +36,9 @@ public record DrivingFutures(List<DatedPath> paths, int[] pathOf, double[] lengt
         Frame frame = network.frame();
         batches.run(
                 () -> {
-                    BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
-                    PathTrace trace = new PathTrace(network.size(), Batch.WIDTH, worker.trace);
-                    return (first, count) -> {
+                    BatchWorker worker = new BatchWorker(plan, draws);
+                    PathTrace trace = new PathTrace(network.size(), worker.lanes.width, worker.trace);
+                    return (batch, all) -> worker.strips(batch, all, (first, count) -> {
                         worker.iterate(worker.batch(first, count), Witness.NONE);
                         worker.trace.run(worker.lanes, count);
                         trace.run(worker.lanes, count);
@@ -48,7 +47,7 @@ public record DrivingFutures(List<DatedPath> paths, int[] pathOf, double[] lengt
                             double end = worker.lanes.finish[worker.lanes.last[k]][k];
                             length[first + k] = frame.work(end);
                         }
-                    };
+                    });
                 },
                 done -> false);
         int[] pathOf = new int[batches.done()];

@@ -4,7 +4,6 @@ import app.tychon.core.model.Activity;
 import app.tychon.core.schedule.ForwardPass;
 import app.tychon.core.schedule.LatePass;
 import app.tychon.core.schedule.Network;
-import app.tychon.core.simulation.draws.Batch;
 import app.tychon.core.simulation.draws.Draws;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.Batches;
@@ -65,12 +64,12 @@ public final class Floats {
         Draws draws = new Draws(settings.seed(), settings.sampling());
         batches.run(
                 () -> {
-                    BatchWorker worker = new BatchWorker(plan, draws, Batch.WIDTH);
+                    BatchWorker worker = new BatchWorker(plan, draws);
                     LatePass late = new LatePass(network);
-                    return (first, count) -> {
+                    return (batch, all) -> worker.strips(batch, all, (first, count) -> {
                         worker.iterate(worker.batch(first, count), Witness.NONE);
                         add(plan, worker, late, near, tallies, count);
-                    };
+                    });
                 },
                 done -> false);
         return inPlanOrder(network, tallies, batches.done());

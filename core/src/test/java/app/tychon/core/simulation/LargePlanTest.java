@@ -1,13 +1,16 @@
 package app.tychon.core.simulation;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.RandomPlans;
+import app.tychon.core.analysis.CostCauses;
 import app.tychon.core.model.Plan;
 import app.tychon.core.simulation.difference.Differences;
 import app.tychon.core.simulation.engine.BatchWorker;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.Outcomes;
+import app.tychon.core.simulation.result.RunResult.CostSamples;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
@@ -49,6 +52,29 @@ class LargePlanTest {
                     .as("future %d of the variation", i)
                     .isEqualTo(Replay.of(plan.with(shorter), SETTINGS, i).finish());
         }
+    }
+
+    @Test
+    void whatIsAskedOfEachFutureBesideIsThatOfTheFuture() {
+        CompiledPlan plan = CompiledPlan.of(PLAN);
+        CostSamples money =
+                CostCauses.of(plan, SETTINGS, item -> "all", added -> "all", RunMonitor.NONE).get("all");
+        DrivingFutures driving = DrivingFutures.of(plan, SETTINGS, RunMonitor.NONE);
+        for (int i : LOOKED_AT) {
+            Replay future = Replay.of(plan, SETTINGS, i);
+            assertThat(money.spread()[i])
+                    .as("scatter of cost of future %d", i)
+                    .isCloseTo(future.cost().spread(), within(1e-6))
+                    .isNotZero();
+            assertThat(driving.length()[i]).as("length of future %d", i).isEqualTo(future.duration());
+            int path = driving.pathOf()[i];
+            if (path < driving.paths().size()) {
+                assertThat(driving.paths().get(path).activities())
+                        .as("path of future %d", i)
+                        .isEqualTo(future.path());
+            }
+        }
+        assertThat(driving.paths()).as("those that are told one by one").isNotEmpty();
     }
 
     @Test

@@ -28,7 +28,7 @@ public final class Batches {
         void batch(int first, int count);
     }
 
-    /** Keeps what is wanted of a batch that has been worked off. */
+    /** Keeps what is wanted of a batch, or of a part of it, that has been worked off. */
     @FunctionalInterface
     public interface Keeper {
         void keep(BatchWorker worker, int first, int count);
@@ -85,7 +85,7 @@ public final class Batches {
         blocks = new Blocks(settings.iterations(), round, apart, done -> monitor.progress(done, settings.iterations()));
     }
 
-    /** Who watches a batch as it is worked off. */
+    /** Who watches a batch, or a part of it, as it is worked off. */
     @FunctionalInterface
     public interface Watch {
         Witness over(int first, int count);
@@ -103,9 +103,8 @@ public final class Batches {
 
     /** The same with the help of others. */
     public static int each(Task task, RunMonitor monitor, Keeper keeper, Apart apart, Helpers helpers) {
-        Batches batches = new Batches(task, monitor, apart, helpers);
-        int width = BatchWorker.width(task.plan().network().size());
-        return batches.all(task.plan(), width, worker -> (first, count) -> Witness.NONE, keeper);
+        return new Batches(task, monitor, apart, helpers)
+                .all(task.plan(), worker -> (first, count) -> Witness.NONE, keeper);
     }
 
     /**
@@ -119,15 +118,14 @@ public final class Batches {
             RunMonitor monitor,
             Function<BatchWorker, Watch> watch,
             Keeper keeper) {
-        return new Batches(settings, monitor).all(plan, Batch.WIDTH, watch, keeper);
+        return new Batches(settings, monitor).all(plan, watch, keeper);
     }
 
-    /** @param width most iterations at a time */
-    private int all(CompiledPlan plan, int width, Function<BatchWorker, Watch> watch, Keeper keeper) {
+    private int all(CompiledPlan plan, Function<BatchWorker, Watch> watch, Keeper keeper) {
         Draws draws = new Draws(settings.seed(), settings.sampling());
         run(
                 () -> {
-                    BatchWorker worker = new BatchWorker(plan, draws, width);
+                    BatchWorker worker = new BatchWorker(plan, draws);
                     Watch own = watch.apply(worker);
                     return (batch, all) -> worker.strips(batch, all, (first, count) -> {
                         worker.iterate(worker.batch(first, count), own.over(first, count));
