@@ -39,6 +39,8 @@ export default defineConfig({
           isolate: false,
           fileParallelism: false,
           setupFiles: ["src/test/setup.ts"],
+          // Machines that check much at a time are slow.
+          testTimeout: 30_000,
         },
       },
     ],

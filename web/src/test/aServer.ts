@@ -47,6 +47,10 @@ export const refused = (detail: string, problems: Refused["problems"] = [], stat
 const json = (status: number, body: unknown) =>
   new Response(JSON.stringify(body), { status, headers: { "Content-Type": "application/json" } });
 
+/** What was sent: as JSON where it says that it is, a text otherwise. */
+const bodyOf = (text: string, type: string): unknown =>
+  text === "" ? undefined : type.includes("json") ? JSON.parse(text) : text;
+
 /** In the place of the browser's way to the server. */
 export async function served(input: RequestInfo | URL, init?: RequestInit): Promise<Response> {
   const routes = answers;
@@ -57,7 +61,7 @@ export async function served(input: RequestInfo | URL, init?: RequestInit): Prom
   const sent: Sent = {
     method: request.method,
     path: pathname + search,
-    body: text ? (JSON.parse(text) as unknown) : undefined,
+    body: bodyOf(text, request.headers.get("Content-Type") ?? ""),
   };
   log.push(sent);
   const route = [`${sent.method} ${sent.path}`, `${sent.method} ${pathname}`].find((one) => one in routes);

@@ -7,6 +7,14 @@ import { noServer, served } from "./aServer";
 const SIZES = { clientWidth: 1200, clientHeight: 600, offsetWidth: 1200, offsetHeight: 600 };
 for (const [name, size] of Object.entries(SIZES))
   Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => size });
+// Nor does it read what is in a file.
+Blob.prototype.text = function (this: Blob) {
+  return new Promise((resolve) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(reader.result as string);
+    reader.readAsText(this);
+  });
+};
 Element.prototype.scrollTo = () => undefined;
 Element.prototype.scrollIntoView = () => undefined;
 Element.prototype.setPointerCapture = () => undefined;

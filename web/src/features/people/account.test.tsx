@@ -111,7 +111,12 @@ describe("another password", () => {
 
 describe("where one is signed in", () => {
   const SESSIONS = [
-    { id: "1", browser: "Firefox/140.0 (Windows NT 10.0)", address: "10.0.0.2", since: "2026-11-01T08:00:00Z" },
+    {
+      id: "1",
+      browser: "Firefox/140.0 (Windows NT 10.0)",
+      address: "10.0.0.2",
+      since: "2026-11-01T08:00:00Z",
+    },
     { id: "2", browser: "", address: "10.0.0.3", since: "2026-11-02T08:00:00Z", here: true },
   ].map((one) => ({ here: false, used: "2026-11-26T08:00:00Z", ...one }));
 
@@ -155,7 +160,10 @@ describe("tokens for programs", () => {
   const PROJECTS = { "GET /api/projects": [aProject("r", "Ridge")] };
 
   it("are told with what they may do, where and until when", async () => {
-    aServer({ ...PROJECTS, "GET /api/me/tokens": [TOKEN, { ...TOKEN, id: "u", name: "Old", project: "gone" }] });
+    aServer({
+      ...PROJECTS,
+      "GET /api/me/tokens": [TOKEN, { ...TOKEN, id: "u", name: "Old", project: "gone" }],
+    });
     shown(<TokensPart />);
     const line = await screen.findByText("Nightly report");
     expect(line.parentElement).toHaveTextContent("may read, Ridge");

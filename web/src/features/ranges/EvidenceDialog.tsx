@@ -8,6 +8,7 @@ import { formatWhole } from "../../shared/format/numbers";
 import { WideDialog } from "../../shared/ui/WideDialog";
 import { EvidenceFits } from "./EvidenceFits";
 import { nameOf } from "./selection";
+import { notify } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
 
 const Area = chakra("textarea");
@@ -124,7 +125,11 @@ function Attached({ plan }: { plan: PlanView }) {
                 : `The reason of ${one.on.map(userOf).join(", ")}.`}
             </Box>
           </Box>
-          <Button size="xs" variant="ghost" onClick={() => void edits.removeEvidence(one.id)}>
+          <Button
+            size="xs"
+            variant="ghost"
+            onClick={() => void edits.removeEvidence(one.id).catch((error) => notify(refusalOf(error)))}
+          >
             Remove
           </Button>
         </Flex>

@@ -68,7 +68,12 @@ export function GradesDialog({ plan, onClose }: { plan: PlanView; onClose: () =>
             <Button
               size="sm"
               variant="outline"
-              onClick={() => void starterGrades().then((all) => take(all.map(draftOf)))}
+              onClick={() =>
+                void starterGrades().then(
+                  (all) => take(all.map(draftOf)),
+                  (error) => setRefusal(refusalOf(error)),
+                )
+              }
             >
               Begin with a starter table
             </Button>

@@ -81,7 +81,14 @@ export function UpdateStage() {
           }}
         />
         {data && data.rows.length > 0 && (
-          <Button size="sm" bg="action" color="onAction" loading={update.isPending} onClick={take}>
+          <Button
+            size="sm"
+            bg="action"
+            color="onAction"
+            disabled={except.size === data.rows.length}
+            loading={update.isPending}
+            onClick={take}
+          >
             {except.size === 0 ? "Take all of it over" : `Take ${data.rows.length - except.size} rows over`}
           </Button>
         )}
