@@ -1,3 +1,4 @@
+import { StyleSheet } from "@emotion/sheet";
 import "@testing-library/jest-dom/vitest";
 import { cleanup } from "@testing-library/react";
 import { afterEach } from "vitest";
@@ -34,3 +35,6 @@ window.matchMedia = (media) =>
 globalThis.fetch = served;
 afterEach(cleanup);
 afterEach(noServer);
+
+// Looks are seen in the browser alone; here each rule would be asked whether it hides something, for each look at it.
+StyleSheet.prototype.insert = () => undefined;
