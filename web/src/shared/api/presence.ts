@@ -44,14 +44,22 @@ export function takeEdited(name: string, keys: readonly string[]) {
   );
 }
 
+let place: { project: string; stage: string; row: string } | undefined;
+
 /** Tells the others where this window is; nobody has to wait for it. */
 export function beAt(project: string, stage: string, row: string) {
+  place = { project, stage, row };
   http
     .POST("/api/projects/{id}/presence", {
       params: { path: { id: project } },
       body: { window: WINDOW, stage, row },
     })
     .catch(() => undefined);
+}
+
+/** Tells once more where it is, to whoever was told that it had gone. */
+export function beThereAgain(project: string) {
+  if (place?.project === project) beAt(project, place.stage, place.row);
 }
 
 /** What somebody is called who may have no account. */

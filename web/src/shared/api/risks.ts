@@ -13,7 +13,7 @@ import {
 import { useEdit } from "./edits";
 
 const ASK_AGAIN_MS = 2000;
-const effectsKey = (project: string) => ["risk effects", project];
+export const effectsKey = (project: string) => ["risk effects", project];
 
 const register = (project: string, revision: number) => ({
   queryKey: ["risks", project, revision],

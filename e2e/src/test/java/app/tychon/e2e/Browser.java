@@ -6,6 +6,7 @@ import java.util.Map;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
@@ -49,6 +50,25 @@ public final class Browser extends Looks implements AutoCloseable {
 
     public void open(String address) {
         driver.get(address);
+    }
+
+    /** Opens an address in a window of its own, before the others. */
+    void openBeside(String address) {
+        driver.switchTo().newWindow(WindowType.TAB);
+        driver.get(address);
+    }
+
+    /** Goes back to the window that was there before all others. */
+    void toFirstWindow() {
+        driver.switchTo().window(driver.getWindowHandles().iterator().next());
+    }
+
+    /** Closes all windows but the first, and goes back to that. */
+    void closeOtherWindows() {
+        List<String> windows = List.copyOf(driver.getWindowHandles());
+        windows.subList(1, windows.size())
+                .forEach(one -> driver.switchTo().window(one).close());
+        toFirstWindow();
     }
 
     String address() {

@@ -11,6 +11,8 @@ import org.openqa.selenium.Keys;
 class JourneyTest extends Journey {
     private static final String READING = "[data-testid='reading']";
     private static final String P80 = "[data-level='80']";
+    /** To a server, of a browser with all its windows. */
+    private static final int WAYS = 6;
 
     private void setRun(String iterations, String seed) {
         browser.click("[aria-label^='Settings of the run']");
@@ -103,6 +105,26 @@ class JourneyTest extends Journey {
         assertThat(browser.text(Browser.cell("S20", "low"))).isEqualTo("50");
         assertThat(browser.text(Browser.cell("S20", "high"))).isEqualTo("140");
         assertThat(browser.text(Browser.cell("S20", "days"))).isEqualTo("80");
+    }
+
+    /** A browser has six ways to a server for all its windows; those that nobody sees must not keep them. */
+    @Test
+    void aPlanIsOpenInMoreWindowsThanABrowserHasWaysAndTheFirstSeesWhatTheLastHasEdited() {
+        bringIn(DEMO);
+        String plan = browser.address();
+        try {
+            for (int window = 0; window < WAYS; window++) {
+                browser.openBeside(plan);
+                browser.see(Browser.cell("S20", "days"));
+            }
+            browser.select("S20", "days");
+            browser.type("83", Keys.ENTER);
+            browser.read(Browser.cell("S20", "days"), "83");
+            browser.toFirstWindow();
+            browser.read(Browser.cell("S20", "days"), "83");
+        } finally {
+            browser.closeOtherWindows();
+        }
     }
 
     private void refuse(String row, String column, String typed, String reason) {

@@ -57,8 +57,8 @@ class LargePlanTest {
     @Test
     void whatIsAskedOfEachFutureBesideIsThatOfTheFuture() {
         CompiledPlan plan = CompiledPlan.of(PLAN);
-        CostSamples money =
-                CostCauses.of(plan, SETTINGS, item -> "all", added -> "all", RunMonitor.NONE).get("all");
+        CostSamples money = CostCauses.of(plan, SETTINGS, item -> "all", added -> "all", RunMonitor.NONE)
+                .get("all");
         DrivingFutures driving = DrivingFutures.of(plan, SETTINGS, RunMonitor.NONE);
         for (int i : LOOKED_AT) {
             Replay future = Replay.of(plan, SETTINGS, i);

@@ -13,12 +13,14 @@ import jakarta.annotation.PostConstruct;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.LongSupplier;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.stereotype.Component;
@@ -33,8 +35,12 @@ public class ProjectEvents {
     private static final int MOST_WINDOWS = 40;
     private static final String PLAN = "plan";
 
-    /** Somebody who listens; by no account where there are none. */
-    private record Listener(UUID account, SseEmitter emitter) {}
+    /** Somebody who listens; by no account where there are none, and in a window that is told apart where it has said which. */
+    private record Listener(@Nullable UUID account, @Nullable String window, SseEmitter emitter) {
+        boolean follows(Listener before) {
+            return window != null && window.equals(before.window) && Objects.equals(account, before.account);
+        }
+    }
 
     private final ScheduledExecutorService pulse = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "events-pulse");
@@ -81,18 +87,25 @@ public class ProjectEvents {
     }
 
     /**
-     * A stream of what happens to a project.
+     * A stream of what happens to a project. It begins with the revision of the plan at a moment from which on nothing is missed.
      *
      * @param account whose it is, so that it ends with their rights; null where there are no accounts
-     * @param gone done once it has ended
+     * @param window where it is listened; what it listened to before ends, which may not have been found out yet; null for any
+     * @param revision asked once it listens
+     * @param gone done once it has ended and nothing follows in its window
      */
-    public SseEmitter listen(UUID project, UUID account, Runnable gone) {
+    public SseEmitter listen(
+            UUID project, @Nullable UUID account, @Nullable String window, LongSupplier revision, Runnable gone) {
         if (account != null && windowsOf(account) >= MOST_WINDOWS) {
             throw new BusyException("You have " + MOST_WINDOWS + " windows open already; close some first.");
         }
         SseEmitter emitter = new SseEmitter(FOR_EVER);
         List<Listener> all = listeners.computeIfAbsent(project, id -> new CopyOnWriteArrayList<>());
-        Listener listener = new Listener(account, emitter);
+        Listener listener = new Listener(account, window, emitter);
+        all.stream().filter(listener::follows).forEach(before -> {
+            all.remove(before);
+            before.emitter().complete();
+        });
         all.add(listener);
         Runnable forget = () -> {
             if (all.remove(listener)) {
@@ -102,7 +115,7 @@ public class ProjectEvents {
         emitter.onCompletion(forget);
         emitter.onTimeout(forget);
         emitter.onError(e -> forget.run());
-        send(listener, SseEmitter.event().name("open").data(Map.of()));
+        send(listener, SseEmitter.event().name("standing").data(Map.of("revision", revision.getAsLong())));
         return emitter;
     }
 
@@ -175,7 +188,8 @@ public class ProjectEvents {
         try {
             listener.emitter().send(event);
         } catch (IOException | IllegalStateException gone) {
-            listener.emitter().completeWithError(gone);
+            // Whoever has closed their window is told no more; that is no fault of anybody's.
+            listener.emitter().complete();
         }
     }
 

@@ -46,7 +46,11 @@ class EventsController {
     SseEmitter events(@PathVariable UUID id, @RequestParam Optional<String> window) {
         projects.view(id);
         SseEmitter emitter = events.listen(
-                id, Who.accountNow().orElse(null), () -> window.ifPresent(key -> presence.leave(id, key)));
+                id,
+                Who.accountNow().orElse(null),
+                window.orElse(null),
+                () -> projects.view(id).revision(),
+                () -> window.ifPresent(key -> presence.leave(id, key)));
         window.ifPresent(key -> presence.enter(id, key));
         return emitter;
     }

@@ -52,25 +52,29 @@ class Presence {
                 .ifPresent(projects -> projects.keySet().forEach(this::show)));
     }
 
+    /** A window that listens anew is where it was. */
     void enter(UUID project, String window) {
         Optional<PersonNamed> person = Who.accountNow().flatMap(people::called);
+        String account = person.map(one -> one.id().toString()).orElse("");
+        String name = person.map(PersonNamed::name).orElse("");
         put(
                 project,
-                new Here(
-                        window,
-                        person.map(one -> one.id().toString()).orElse(""),
-                        person.map(PersonNamed::name).orElse(""),
-                        "",
-                        ""));
+                known(project, window, account)
+                        .map(before -> new Here(window, account, name, before.stage(), before.row()))
+                        .orElse(new Here(window, account, name, "", "")));
     }
 
     /** Where a window is that has entered; one that has not, or has left, is nowhere. */
     void at(UUID project, String window, String stage, String row) {
-        Here known = here.getOrDefault(project, new ConcurrentHashMap<>()).get(window);
         String account = Who.accountNow().map(UUID::toString).orElse("");
-        if (known != null && known.person().equals(account)) {
-            put(project, new Here(window, known.person(), known.name(), stage, row));
-        }
+        known(project, window, account)
+                .ifPresent(known -> put(project, new Here(window, account, known.name(), stage, row)));
+    }
+
+    private Optional<Here> known(UUID project, String window, String account) {
+        return Optional.ofNullable(
+                        here.getOrDefault(project, new ConcurrentHashMap<>()).get(window))
+                .filter(one -> one.person().equals(account));
     }
 
     void leave(UUID project, String window) {

@@ -13,6 +13,7 @@ import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
+import app.tychon.server.problems.NotFoundException;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.UUID;
@@ -86,9 +87,7 @@ final class RunWork {
                 end(id, RunState.FAILED, NOT_BELIEVABLE);
                 return;
             }
-            PackedRun packed = PackedRun.of(id, plan.plan(), result, run.level() / 100.0);
-            RunState how = how(result, watched);
-            storing.store(() -> archive.finish(id, packed, how));
+            keep(id, PackedRun.of(id, plan.plan(), result, run.level() / 100.0), how(result, watched));
         } catch (CancellationException e) {
             if (closing.getAsBoolean()) {
                 end(id, RunState.INTERRUPTED, "The server was stopped before this began.");
@@ -106,6 +105,16 @@ final class RunWork {
         } finally {
             ended.run();
             announceEnd(run);
+        }
+    }
+
+    private void keep(UUID id, PackedRun packed, RunState how) {
+        try {
+            storing.store(() -> archive.finish(id, packed, how));
+        } catch (NotFoundException e) {
+            // Two servers that did not see each other may both have worked at it; it has ended as the first of them had
+            // it.
+            LOG.info("Run {} has ended already, or is gone", id);
         }
     }
 

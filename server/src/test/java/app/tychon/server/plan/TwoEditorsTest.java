@@ -126,10 +126,8 @@ class TwoEditorsTest extends ServerTest {
         StringBuffer heard = new StringBuffer();
         try (InputStream events =
                 client.send(listen, HttpResponse.BodyHandlers.ofInputStream()).body()) {
-            Thread reader = new Thread(() -> read(events, heard));
-            reader.setDaemon(true);
-            reader.start();
-            await().atMost(PATIENCE).until(() -> heard.toString().contains("event:open"));
+            reading(events, heard);
+            await().atMost(PATIENCE).until(() -> heard.toString().contains("event:standing"));
 
             assertThat(send(edit("[{\"id\":\"G10\",\"duration\":\"9d\"}]", 1)).statusCode())
                     .isEqualTo(200);
@@ -142,12 +140,50 @@ class TwoEditorsTest extends ServerTest {
         }
     }
 
+    @Test
+    void aWindowThatListensAnewIsStillWhereItWasAndWhatItListenedToBeforeEnds() throws Exception {
+        HttpRequest listen =
+                to("/api/projects/" + project + "/events?window=w1").build();
+        StringBuffer before = new StringBuffer();
+        StringBuffer after = new StringBuffer();
+        try (InputStream first =
+                client.send(listen, HttpResponse.BodyHandlers.ofInputStream()).body()) {
+            reading(first, before);
+            await().atMost(PATIENCE).until(() -> before.toString().contains("event:presence"));
+            send(to("/api/projects/" + project + "/presence")
+                    .POST(HttpRequest.BodyPublishers.ofString("{\"window\":\"w1\",\"stage\":\"risks\",\"row\":\"R1\"}"))
+                    .build());
+            assertThat(send(edit("[{\"id\":\"G10\",\"duration\":\"9d\"}]", 1)).statusCode())
+                    .isEqualTo(200);
+            try (InputStream second = client.send(listen, HttpResponse.BodyHandlers.ofInputStream())
+                    .body()) {
+                reading(second, after);
+                await().atMost(PATIENCE).until(() -> after.toString().contains("\"row\":\"R1\""));
+                await().atMost(PATIENCE).until(() -> before.toString().endsWith("ended"));
+                assertThat(after.toString()).contains("event:standing\ndata:{\"revision\":2}");
+
+                send(edit("[{\"id\":\"G10\",\"duration\":\"8d\"}]", 2));
+                await().atMost(PATIENCE).until(() -> after.toString().contains("\"revision\":3"));
+                assertThat(after.toString().split("event:presence", -1))
+                        .as("nobody has left when the first of the two ended")
+                        .hasSize(2);
+            }
+        }
+    }
+
+    private static void reading(InputStream events, StringBuffer heard) {
+        Thread reader = new Thread(() -> read(events, heard));
+        reader.setDaemon(true);
+        reader.start();
+    }
+
     private static void read(InputStream events, StringBuffer heard) {
         byte[] some = new byte[1024];
         try {
             for (int n = events.read(some); n >= 0; n = events.read(some)) {
                 heard.append(new String(some, 0, n, StandardCharsets.UTF_8));
             }
+            heard.append("ended");
         } catch (IOException closed) {
             heard.append("closed");
         }

@@ -22,6 +22,7 @@ import app.tychon.server.machines.Machines;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
+import app.tychon.server.problems.NotFoundException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -90,6 +91,18 @@ class RunServiceTest {
         verify(archive, timeout(PATIENCE_MS)).view(run.id());
         verify(archive, times(1)).finish(any(), any(), any());
         verify(archive).end(eq(run.id()), eq(RunState.FAILED), any());
+    }
+
+    /** As by another server that did not see this one. */
+    @Test
+    void whatHasEndedMeanwhileStaysAsItEnded() {
+        doThrow(new NotFoundException("The run ended meanwhile, or is gone."))
+                .when(archive)
+                .finish(any(), any(), any());
+        start();
+        verify(archive, timeout(PATIENCE_MS)).view(run.id());
+        verify(archive, times(1)).finish(any(), any(), any());
+        verify(archive, never()).end(any(), any(), any());
     }
 
     @Test
