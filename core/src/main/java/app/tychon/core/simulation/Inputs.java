@@ -255,7 +255,7 @@ public final class Inputs {
     }
 
     private Filler occurrence(RiskEvent event) {
-        Strikes strikes = plan.risks().space();
+        Strikes strikes = plan.risks().spaceFor(event);
         return (batch, out) -> {
             plan.risks().strikeOnly(event, batch, plan::duration, strikes);
             for (int k = 0; k < batch.count(); k++) {

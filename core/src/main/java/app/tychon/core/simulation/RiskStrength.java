@@ -35,7 +35,7 @@ final class RiskStrength {
     /** @param side {@link Input#TIME} or {@link Input#MONEY} */
     Filler of(RiskEvent event, int side) {
         List<Weighed> impacts = weighed(event, side);
-        Strikes strikes = plan.risks().space();
+        Strikes strikes = plan.risks().spaceFor(event);
         double[] one = new double[Batch.WIDTH];
         return (batch, out) -> {
             plan.risks().strikeOnly(event, batch, plan::duration, strikes);

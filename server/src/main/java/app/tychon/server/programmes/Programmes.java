@@ -257,7 +257,7 @@ class Programmes implements ProjectHolder {
         }
     }
 
-    private static Tie tie(TieEntity tie) {
+    static Tie tie(TieEntity tie) {
         return TieJson.read(JsonCursor.at(json(tie), new ArrayList<>()));
     }
 

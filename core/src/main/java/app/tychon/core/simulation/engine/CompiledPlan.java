@@ -22,6 +22,7 @@ import app.tychon.core.simulation.money.CostItem;
 import app.tychon.core.simulation.money.CostItems;
 import app.tychon.core.simulation.money.CostModel;
 import app.tychon.core.simulation.risk.RiskCompiler;
+import app.tychon.core.simulation.risk.RiskDrafts;
 import app.tychon.core.simulation.risk.RiskModel;
 import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.Variation;
@@ -47,6 +48,7 @@ public final class CompiledPlan {
             Schedule schedule,
             PlannedSpans planned,
             ShapeTables tables,
+            RiskDrafts drafts,
             UncertainInput[] durations,
             CostItems.Made money,
             Map<String, UncertainInput> amounts,
@@ -55,7 +57,18 @@ public final class CompiledPlan {
             int target) {
         Parts with(Variation other, int otherTarget) {
             return new Parts(
-                    network, pass, schedule, planned, tables, durations, money, amounts, rates, other, otherTarget);
+                    network,
+                    pass,
+                    schedule,
+                    planned,
+                    tables,
+                    drafts,
+                    durations,
+                    money,
+                    amounts,
+                    rates,
+                    other,
+                    otherTarget);
         }
     }
 
@@ -82,7 +95,7 @@ public final class CompiledPlan {
         amounts = new HashMap<>();
         lines().forEach(item -> amounts.put(item.id(), varied(item)));
         rates = rates();
-        risks = RiskCompiler.compile(network, variation, parts.tables(), parts.planned());
+        risks = RiskCompiler.compile(parts.drafts(), variation, parts.planned());
         costs = money();
     }
 
@@ -94,7 +107,7 @@ public final class CompiledPlan {
         Set<String> unlike = variation.estimatesUnlike(like.variation());
         dependence = like.dependence;
         durations = unlike.isEmpty() ? like.durations : like.durations.clone();
-        amounts = new HashMap<>(like.amounts);
+        amounts = unlike.isEmpty() ? like.amounts : new HashMap<>(like.amounts);
         unlike.stream().filter(network::isActivity).mapToInt(network::position).forEach(i -> durations[i] = varied(i));
         lines().filter(item -> unlike.contains(item.id())).forEach(item -> amounts.put(item.id(), varied(item)));
         boolean samePrices = unlike.stream().noneMatch(parts.rates()::containsKey);
@@ -102,7 +115,7 @@ public final class CompiledPlan {
         boolean sameRisks =
                 network.plan().risks().stream().allMatch(risk -> variation.treatsLike(like.variation(), risk.id()));
         boolean sameMoney = sameRisks && samePrices && unlike.stream().noneMatch(amounts::containsKey);
-        risks = sameRisks ? like.risks : RiskCompiler.compile(network, variation, parts.tables(), parts.planned());
+        risks = sameRisks ? like.risks : RiskCompiler.compile(parts.drafts(), variation, parts.planned());
         costs = sameMoney ? like.costs : money();
     }
 
@@ -166,6 +179,7 @@ public final class CompiledPlan {
                 schedule,
                 planned,
                 tables,
+                new RiskDrafts(network, tables),
                 durations,
                 money,
                 CostCompiler.amounts(network, money.items(), tables),

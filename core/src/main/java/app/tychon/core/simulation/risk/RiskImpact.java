@@ -17,6 +17,13 @@ import java.util.Arrays;
 public record RiskImpact(
         Impact impact, int index, int event, UncertainInput size, RandomStream stream, String identity) {
 
+    /** The same in rows of its own. @param held whether its size is its mean in every future */
+    RiskImpact at(int index, int event, boolean held) {
+        UncertainInput its =
+                held ? UncertainInput.certain(size.table().distribution().mean()) : size;
+        return new RiskImpact(impact, index, event, its, stream, identity);
+    }
+
     public boolean isShared() {
         return impact.draw() == Impact.Draw.SHARED;
     }

@@ -41,6 +41,17 @@ public final class RiskModel {
         return Strikes.withoutRows(events.size(), impacts.size());
     }
 
+    /** For {@link #strikeOnly} of one risk: rows for it and those it depends on alone. */
+    public Strikes spaceFor(RiskEvent event) {
+        Strikes space = spaceToShare();
+        space.begin(event);
+        for (RiskEvent one = event; one.condition() >= 0; ) {
+            one = events.get(one.condition());
+            space.begin(one);
+        }
+        return space;
+    }
+
     public List<RiskEvent> events() {
         return events;
     }

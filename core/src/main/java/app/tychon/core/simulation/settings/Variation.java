@@ -152,7 +152,8 @@ public record Variation(
 
     /** Whether a risk takes part as it does in another. */
     public boolean treatsLike(Variation other, String risk) {
-        return of(risk) == other.of(risk) && impactsHeld(risk).equals(other.impactsHeld(risk));
+        return of(risk) == other.of(risk)
+                && (held.equals(other.held) || impactsHeld(risk).equals(other.impactsHeld(risk)));
     }
 
     private Set<Input.Key> impactsHeld(String risk) {
