@@ -8,6 +8,7 @@ import { Horizon } from "../features/horizon/Horizon";
 import { Notice } from "../shared/ui/Notice";
 import { lazily } from "../shared/ui/lazily";
 import { useAskedRow } from "./useAskedRow";
+import { useFolded } from "./useFolded";
 import { useWhereabouts } from "./useWhereabouts";
 import { RoleBand } from "./RoleBand";
 import { TopRow } from "./TopRow";
@@ -22,6 +23,7 @@ export function Frame() {
   useProjectEvents(projectId);
   useOfferToScale(projectId);
   useWhereabouts(projectId);
+  useFolded(plan.data);
   useAskedRow(plan.data);
   const name = plan.data?.project.name;
   const scenario = plan.data?.project.scenario?.name;

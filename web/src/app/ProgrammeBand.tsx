@@ -1,8 +1,18 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Link } from "react-router";
+import { useCallback } from "react";
+import { Link, useNavigate } from "react-router";
+import type { ProgrammeView } from "../shared/api/client";
 import { useProgramme } from "../shared/api/programmes";
+import type { Pick } from "../shared/ui/Picker";
+import { PickerPopover } from "../shared/ui/PickerPopover";
 
 const WayLink = chakra(Link);
+const Open = chakra("button");
+const WAY = { color: "action", textDecoration: "underline" } as const;
+/** Projects that are named one by one; of more it is said how many there are. */
+const FEW = 6;
+
+type Member = ProgrammeView["projects"][number];
 
 /** Says on every stage that a programme is looked at, of which projects, and where those are edited. */
 export function ProgrammeBand({ programme }: { programme: string }) {
@@ -10,22 +20,14 @@ export function ProgrammeBand({ programme }: { programme: string }) {
   if (!view) return null;
   return (
     <Box px="4" py="1" bg="actionTint" fontSize="13px" role="note" aria-label="A programme">
-      A programme, simulated in the same futures: what its rows say is edited in its projects,{" "}
-      {view.projects.map((one, i) => (
-        <span key={one.code}>
-          {i > 0 && ", "}
-          {one.code}{" "}
-          {one.project ? (
-            <WayLink to={`/projects/${one.project}/plan`} color="action" textDecoration="underline">
-              {one.name}
-            </WayLink>
-          ) : (
-            (one.name ?? "a project that you may not read")
-          )}
-        </span>
-      ))}
+      A programme, simulated in the same futures: what its rows say is edited in its{" "}
+      {view.projects.length > FEW ? (
+        <Many projects={view.projects} />
+      ) : (
+        <>projects, {view.projects.map((one, i) => [i > 0 && ", ", <One key={one.code} project={one} />])}</>
+      )}
       .{" "}
-      <WayLink to="/projects" color="action" textDecoration="underline">
+      <WayLink to="/projects" {...WAY}>
         What ties them
       </WayLink>
       {view.stuck && (
@@ -37,3 +39,47 @@ export function ProgrammeBand({ programme }: { programme: string }) {
     </Box>
   );
 }
+
+function One({ project: { code, project, name } }: { project: Member }) {
+  return (
+    <span>
+      {code}{" "}
+      {project ? (
+        <WayLink to={`/projects/${project}/plan`} {...WAY}>
+          {name}
+        </WayLink>
+      ) : (
+        nameOf(name)
+      )}
+    </span>
+  );
+}
+
+/** Many of them, looked for by code or name. */
+function Many({ projects }: { projects: Member[] }) {
+  const navigate = useNavigate();
+  const find = useCallback(
+    (text: string): (Pick & { project?: string })[] => {
+      const wanted = text.trim().toLowerCase();
+      return projects
+        .filter(({ code, name }) => `${code} ${nameOf(name)}`.toLowerCase().includes(wanted))
+        .map(({ code, name, project }) => ({ id: code, code, label: nameOf(name), project }));
+    },
+    [projects],
+  );
+  return (
+    <PickerPopover
+      title="Projects of this programme"
+      label="Look for a project"
+      placeholder="Code or name"
+      find={find}
+      onChoose={({ project }) => project && void navigate(`/projects/${project}/plan`)}
+    >
+      <Open {...WAY} cursor="pointer">
+        {projects.length} projects
+      </Open>
+    </PickerPopover>
+  );
+}
+
+const nameOf = (name: string | undefined) => name ?? "a project that you may not read";

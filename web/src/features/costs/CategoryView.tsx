@@ -48,7 +48,7 @@ const columnsOf = (level: number): Column<CategoryRow>[] => {
     text: (row) => cellMoney(row.money && read(row.money)),
   });
   return [
-    { id: "code", title: "Code", width: 70, kept: true, soft: true, text: (row) => row.code },
+    { id: "code", title: "Code", width: 70, kept: true, widens: true, soft: true, text: (row) => row.code },
     { id: "name", title: "Category, cost", width: 300, kept: true, gives: true, text: (row) => row.name },
     sum("planned", "Planned", (one) => one.planned),
     sum("fixed", "Due anyway", (one) => one.fixed),

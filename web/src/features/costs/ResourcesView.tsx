@@ -148,7 +148,15 @@ function columnsOf(level: number): Column<ResourceRow, ResourceEdit>[] {
     ...more,
   });
   return [
-    { id: "code", title: "Code", width: 84, kept: true, soft: true, text: (row) => row.resource?.id ?? "" },
+    {
+      id: "code",
+      title: "Code",
+      width: 84,
+      kept: true,
+      widens: true,
+      soft: true,
+      text: (row) => row.resource?.id ?? "",
+    },
     column("name", "Resource", 220, "People, plant or material", {
       kept: true,
       gives: true,

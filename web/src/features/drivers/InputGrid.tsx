@@ -52,12 +52,7 @@ function columnsOf(measure: Measure, goal: Goal): Column<InputRow>[] {
     width: 62,
     align: "right",
     soft: true,
-    text: ({ driver }) =>
-      driver?.contribution === undefined
-        ? ""
-        : driver.contribution < 0
-          ? `−${formatChance(-driver.contribution)}`
-          : formatChance(driver.contribution),
+    text: ({ driver }) => (driver?.contribution === undefined ? "" : briefShare(driver.contribution)),
   };
   const rank: Column<InputRow> = {
     id: "rank",
@@ -70,7 +65,7 @@ function columnsOf(measure: Measure, goal: Goal): Column<InputRow>[] {
     text: rankText,
   };
   return [
-    { id: "code", title: "Code", width: 62, kept: true, soft: true, text: (row) => row.code },
+    { id: "code", title: "Code", width: 62, kept: true, widens: true, soft: true, text: (row) => row.code },
     {
       id: "name",
       title: "Input",
@@ -94,6 +89,10 @@ function columnsOf(measure: Measure, goal: Goal): Column<InputRow>[] {
     ...(measure === "swing" ? [rank] : []),
   ];
 }
+
+/** "under 0.1 %" as "<0.1 %", since there is little room. */
+const briefShare = (share: number) =>
+  `${share < 0 ? "−" : ""}${formatChance(Math.abs(share)).replace("under ", "<")}`;
 
 const WORDS: Record<Measure, string> = {
   swing: "swing",

@@ -126,7 +126,7 @@ function sentence(rows: readonly SpareRow[], level: number, plan: PlanView): str
 }
 
 const columnsOf = (plan: PlanView, level: number): Column<Row>[] => [
-  { id: "code", title: "Code", width: 62, kept: true, soft: true, text: (row) => row.id },
+  { id: "code", title: "Code", width: 62, kept: true, widens: true, soft: true, text: (row) => row.id },
   { id: "name", title: "Activity", width: 280, kept: true, gives: true, text: (row) => row.name },
   {
     id: "planned",

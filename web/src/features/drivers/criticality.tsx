@@ -127,7 +127,7 @@ const figures = (view: CriticalityView | undefined): Figure[] => [
 
 /** The figures as columns of a list. */
 export const listColumns = (view: CriticalityView | undefined): Column<Row>[] => [
-  { id: "code", title: "Code", width: 62, kept: true, soft: true, text: (row) => row.id },
+  { id: "code", title: "Code", width: 62, kept: true, widens: true, soft: true, text: (row) => row.id },
   { id: "name", title: "Activity", width: 260, kept: true, gives: true, text: (row) => row.name },
   ...figures(view).map(({ ring, ...figure }): Column<Row> => ({
     ...figure,

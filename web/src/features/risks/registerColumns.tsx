@@ -112,6 +112,7 @@ export function registerColumns(level: number, risks: readonly RiskView[]): Regi
       title: "Code",
       width: 56,
       kept: true,
+      widens: true,
       soft: true,
       text: (row) => (row.group ? "" : row.id),
       field: "id",

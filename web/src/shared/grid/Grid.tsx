@@ -7,7 +7,7 @@ import { useStable } from "../ui/useStable";
 import { blockOf, blockUnder, copyText, fillEdits, parseBlock } from "./block";
 import type { Leave } from "./CellEditor";
 import { Divider } from "./Divider";
-import { fitted, useSplits } from "./fit";
+import { fitted, useSplits, widened } from "./fit";
 import { GridHeader, HEADER_HEIGHT } from "./GridHeader";
 import { gridKeys } from "./gridKeys";
 import { cellId, GridLine } from "./GridLine";
@@ -50,9 +50,10 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
   const height = useHeight(scroller);
   const split = useSplits((splits) => splits.splits[label]);
   const drawn = drawing !== undefined;
+  const wide = useMemo(() => widened(all, rows), [all, rows]);
   const columns = useMemo(
-    () => (width > 0 ? fitted(all, width, split, drawn) : all),
-    [all, width, split, drawn],
+    () => (width > 0 ? fitted(wide, width, split, drawn) : [...wide]),
+    [wide, width, split, drawn],
   );
   const outlined = useMemo(() => rows.some((row) => row.depth > 0 || row.open !== undefined), [rows]);
   const leftWidth = columns.reduce((sum, column) => sum + column.width, 0);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { fitted } from "./fit";
+import { fitted, widened } from "./fit";
 
 const column = (id: string, width: number) => ({
   id,
@@ -40,5 +40,26 @@ describe("columns", () => {
   it("have all the room where nothing is drawn beside them", () => {
     expect(widthOf(fitted(COLUMNS, 1280, undefined, false))).toBe(1280);
     expect(ids(fitted(COLUMNS, 420, undefined, false))).toEqual(["code", "name", "days", "start"]);
+  });
+});
+
+describe("a column that widens", () => {
+  interface Row {
+    id: string;
+  }
+  const code = { id: "code", width: 62, widens: true, text: (row: Row) => row.id };
+  const name = { id: "name", width: 100, text: (row: Row) => row.id };
+
+  it("is as wide as its longest code, within bounds", () => {
+    const [wide, same] = widened([code, name], [{ id: "S20" }, { id: "SPH2:M60" }]);
+    expect(wide?.width).toBe(78);
+    expect(same).toBe(name);
+    expect(widened([code], [{ id: "x".repeat(90) }])[0]?.width).toBe(130);
+  });
+
+  it("stays as it is where nothing needs more", () => {
+    const columns = [code, name];
+    expect(widened(columns, [{ id: "S20" }])).toBe(columns);
+    expect(widened(columns, [])).toBe(columns);
   });
 });

@@ -36,6 +36,24 @@ export const useSplits = create<Splits>()(
   ),
 );
 
+const CHARACTER = 7.4;
+const AROUND = 18;
+const WIDEST = 130;
+
+/** Columns that get wider for what stands in them; the same ones where none has to. */
+export function widened<R, C extends { width: number; widens?: boolean; text: (row: R) => string }>(
+  columns: readonly C[],
+  rows: readonly R[],
+): readonly C[] {
+  const wider = columns.map((column) => {
+    if (!column.widens) return column;
+    const longest = rows.reduce((most, row) => Math.max(most, column.text(row).length), 0);
+    const width = Math.min(WIDEST, Math.ceil(AROUND + CHARACTER * longest));
+    return width > column.width ? { ...column, width } : column;
+  });
+  return wider.some((column, i) => column !== columns[i]) ? wider : columns;
+}
+
 const total = (columns: readonly Fitting[]) => columns.reduce((sum, column) => sum + column.width, 0);
 
 /**

@@ -29,6 +29,8 @@ export interface Column<R, E = never> {
   kept?: boolean;
   /** Gets narrower before others go, and takes what is left over; the outline is drawn in it. */
   gives?: boolean;
+  /** Gets wider where what stands in it is longer, as codes of a programme's projects are. */
+  widens?: boolean;
   soft?: boolean;
   /** What the cell says; also what is copied. */
   text: (row: R) => string;

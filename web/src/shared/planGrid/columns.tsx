@@ -44,6 +44,7 @@ export const codeColumn: PlanColumn = {
   title: "Code",
   width: 62,
   kept: true,
+  widens: true,
   soft: true,
   text: (row) => (row.kind === "branch" ? row.branch.code : row.kind === "work" ? row.work.resource : row.id),
   edit: {

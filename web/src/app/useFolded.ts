@@ -1,0 +1,17 @@
+import { useEffect } from "react";
+import type { PlanView } from "../shared/api/client";
+import { useGridStore } from "../shared/grid/gridStore";
+
+/** Projects of a programme that are seen at once, each with what lies beneath. */
+const FEW = 6;
+const folded = new Set<string>();
+
+/** Of a programme of many projects each is a row at first, which opens. */
+export function useFolded(plan: PlanView | undefined) {
+  useEffect(() => {
+    if (!plan?.project.programme || folded.has(plan.project.id)) return;
+    folded.add(plan.project.id);
+    const projects = plan.branches.filter(({ parent }) => parent === undefined).map(({ id }) => id);
+    if (projects.length > FEW) useGridStore.getState().setClosed(plan.project.id, projects);
+  }, [plan]);
+}
