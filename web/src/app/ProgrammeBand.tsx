@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useCallback } from "react";
 import { Link, useNavigate } from "react-router";
 import type { ProgrammeView } from "../shared/api/client";
-import { useProgramme } from "../shared/api/programmes";
+import { tiesPlace, useProgramme } from "../shared/api/programmes";
 import type { Pick } from "../shared/ui/Picker";
 import { PickerPopover } from "../shared/ui/PickerPopover";
 
@@ -27,7 +27,7 @@ export function ProgrammeBand({ programme }: { programme: string }) {
         <>projects, {view.projects.map((one, i) => [i > 0 && ", ", <One key={one.code} project={one} />])}</>
       )}
       .{" "}
-      <WayLink to="/projects" {...WAY}>
+      <WayLink to={`/projects#${tiesPlace(programme)}`} {...WAY}>
         What ties them
       </WayLink>
       {view.stuck && (

@@ -12,6 +12,7 @@ export function aPlan(activities: readonly string[] = ["A10", "A20"]): PlanView 
       start: "2027-03-01T08:00:00",
       confidence: 80,
       revision: 1,
+      inputsRevision: 1,
     },
     finish: "2028-03-01T17:00:00",
     plannedCost: 100_000,

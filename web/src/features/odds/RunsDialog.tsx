@@ -84,6 +84,7 @@ export function RunsDialog({ plan, runs, shown, onOpen, onCompare, onClose }: Pr
                 {run.tolerance !== undefined && ` until steady to ${run.tolerance * 100} %`}, seed {run.seed}
                 <Box as="span" color="softInk">
                   {STATES[run.state] && `, ${STATES[run.state]}`}
+                  {run.failure && `: ${run.failure}`}
                 </Box>
               </Box>
               <Box width="370px" textAlign="right">

@@ -1,7 +1,15 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import { useLocation } from "react-router";
 import type { ProjectView } from "../../shared/api/client";
-import { type Tie, useProgramme, useTakeOut, useTieWorths, useUntie } from "../../shared/api/programmes";
+import {
+  type Tie,
+  tiesPlace,
+  useProgramme,
+  useTakeOut,
+  useTieWorths,
+  useUntie,
+} from "../../shared/api/programmes";
 import { useMe } from "../../shared/api/people";
 import { tellRefusal } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
@@ -22,10 +30,16 @@ export function TiesPart({ project }: { project: ProjectView }) {
   const takeOut = useTakeOut(project.id);
   const me = useMe().data;
   const [dialog, setDialog] = useState<"tie" | "take">();
+  const box = useRef<HTMLDivElement>(null);
+  const asked = useLocation().hash === `#${tiesPlace(project.id)}`;
+  const there = view !== undefined;
+  useEffect(() => {
+    if (asked && there) box.current?.scrollIntoView();
+  }, [asked, there]);
   if (!view) return null;
   const closed = view.projects.some((one) => one.project === undefined);
   return (
-    <Box as="section" aria-label={`What ties ${view.name}`} mt="8" data-programme={view.name}>
+    <Box ref={box} as="section" aria-label={`What ties ${view.name}`} mt="8" data-programme={view.name}>
       <Box as="h2" fontSize="16px" fontWeight="650" mb="2">
         What ties {view.name}
       </Box>

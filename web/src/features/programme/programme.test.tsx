@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from "@testing-library/react";
+import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { ProgrammeView } from "../../shared/api/client";
@@ -213,16 +213,29 @@ describe("what ties a programme", () => {
       idle: "KR has no R1",
     },
   ];
-  const part = (view: Partial<ProgrammeView>, more: Record<string, object> = {}) => {
+  const part = (view: Partial<ProgrammeView>, more: Record<string, object> = {}, at = "/") => {
     const changes = aServer({
       "GET /api/projects/p/programme": { ...VIEW, ties: TIES, ...view },
       "GET /api/projects/p/programme/ties/worth": [{ tie: "T1", moves: "VC", days: 17 }],
       "GET /api/me": { alone: false },
       ...more,
     });
-    shown(<TiesPart project={project} />);
+    shown(<TiesPart project={project} />, at);
     return changes;
   };
+
+  it("is brought into view where somebody has asked for it", async () => {
+    const into = vi.spyOn(Element.prototype, "scrollIntoView");
+    part({}, {}, "/projects#ties-other");
+    await screen.findAllByTestId("worth");
+    expect(into).not.toHaveBeenCalled();
+    cleanup();
+    part({}, {}, "/projects#ties-p");
+    await screen.findAllByTestId("worth");
+    await expect
+      .poll(() => into.mock.instances)
+      .toContain(screen.getByRole("region", { name: "What ties Both" }));
+  });
 
   it("is told with what it costs, or why it binds nothing", async () => {
     part({});

@@ -19,6 +19,9 @@ export const useStandings = () =>
     refetchInterval: ({ state }) => (isPending(state.data) ? AGAIN_MS : false),
   });
 
+/** Where on the list of projects it stands what ties a programme. */
+export const tiesPlace = (programme: string) => `ties-${programme}`;
+
 export const useProgramme = (id: string) =>
   useQuery({
     queryKey: programmeKey(id),

@@ -9,9 +9,11 @@ import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.statistics.Sample;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /**
  * What a variation of a plan does to a percentile, exactly: the percentile with it less that without, with the same random
@@ -26,6 +28,9 @@ import java.util.function.Consumer;
  */
 public record Effect<K>(K key, int iterations, double differing, double finish, Moved duration, Moved cost) {
 
+    /** Variations that are held at once; of more, the plan's own futures are simulated once more for each so many. */
+    public static final int AT_ONCE = 400;
+
     /**
      * How a percentile moves.
      *
@@ -36,12 +41,14 @@ public record Effect<K>(K key, int iterations, double differing, double finish, 
     public record Moved(double value, double change, double error) {}
 
     /**
-     * Works out many variations at once.
+     * Works out many variations, as many as memory has room for at once.
      *
+     * @param variations in whose order they are worked out where they are many
      * @param level      of the percentile, 0 to 1
-     * @param monitor    may ask to stop; then the effects over the futures done by then are the result
+     * @param monitor    may ask to stop; then the effects over the futures done by then are the result, where all variations
+     *     were at work at once
      * @param helpers    may work at it too; they change no number
-     * @param asTheyCome is told, from the threads that work, of all effects over the futures done so far, again and again
+     * @param asTheyCome is told, from the threads that work, of effects over the futures done so far, again and again
      * @return strongest first: by what they do to the duration, then to cost
      * @throws java.util.concurrent.CancellationException when stopped before anything was done, or interrupted
      */
@@ -53,10 +60,42 @@ public record Effect<K>(K key, int iterations, double differing, double finish, 
             RunMonitor monitor,
             Helpers helpers,
             Consumer<List<Effect<K>>> asTheyCome) {
-        return of(
-                Differences.of(
-                        plan, settings, variations, monitor, helpers, some -> asTheyCome.accept(of(some, level))),
-                level);
+        return of(plan, settings, variations, level, monitor, helpers, asTheyCome, AT_ONCE);
+    }
+
+    static <K> List<Effect<K>> of(
+            CompiledPlan plan,
+            RunSettings settings,
+            Map<K, Variation> variations,
+            double level,
+            RunMonitor monitor,
+            Helpers helpers,
+            Consumer<List<Effect<K>>> asTheyCome,
+            int atOnce) {
+        List<K> keys = List.copyOf(variations.keySet());
+        List<Effect<K>> known = List.of();
+        for (int first = 0; first < keys.size(); first += atOnce) {
+            Map<K, Variation> some = new LinkedHashMap<>();
+            keys.subList(first, Math.min(first + atOnce, keys.size())).forEach(key -> some.put(key, variations.get(key)));
+            List<Effect<K>> before = known;
+            Differences<K> differences = Differences.of(
+                    plan,
+                    settings,
+                    some,
+                    monitor,
+                    helpers,
+                    early -> asTheyCome.accept(strongestFirst(before, of(early, level))));
+            known = strongestFirst(before, of(differences, level));
+        }
+        return known;
+    }
+
+    private static <K> List<Effect<K>> strongestFirst(List<Effect<K>> some, List<Effect<K>> more) {
+        return Stream.concat(some.stream(), more.stream())
+                .sorted(Comparator.<Effect<K>>comparingDouble(
+                                effect -> -Math.abs(effect.duration().change()))
+                        .thenComparingDouble(effect -> -Math.abs(effect.cost().change())))
+                .toList();
     }
 
     private static <K> List<Effect<K>> of(Differences<K> differences, double level) {
@@ -74,9 +113,6 @@ public record Effect<K>(K key, int iterations, double differing, double finish, 
                             duration.moved(its.duration()),
                             cost.moved(its.cost()));
                 })
-                .sorted(Comparator.<Effect<K>>comparingDouble(
-                                effect -> -Math.abs(effect.duration().change()))
-                        .thenComparingDouble(effect -> -Math.abs(effect.cost().change())))
                 .toList();
     }
 }

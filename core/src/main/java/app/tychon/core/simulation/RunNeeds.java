@@ -33,6 +33,12 @@ public record RunNeeds(long watched, long bytes) {
     /** Of a lane: duration, start, finish, the same in working time and whether it is critical. */
     private static final long LANE = 4 * 8 + 1;
 
+    /** Of a variation with a register of its own: an activity, a risk, something that costs. */
+    private static final long REFERENCE = 8;
+
+    private static final long RISK = 400;
+    private static final long ITEM = 100;
+
     /** Of a plan simulated with these settings, by this machine alone. */
     public static RunNeeds of(Plan plan, RunSettings settings) {
         long n = settings.iterations();
@@ -80,6 +86,13 @@ public record RunNeeds(long watched, long bytes) {
                     case DIFFERENCES -> 2 * lanes(plan);
                 };
         return rows(plan) * row;
+    }
+
+    /** About how much memory a variation takes in which a risk is treated otherwise: a register of its own, and what it strikes. */
+    public static long ofVariation(Plan plan) {
+        return REFERENCE * plan.activities().size()
+                + RISK * plan.risks().size()
+                + ITEM * (plan.costs().size() + plan.assignments().size());
     }
 
     /** About how much memory a plan takes once it is compiled. */

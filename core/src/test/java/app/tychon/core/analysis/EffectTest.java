@@ -119,6 +119,21 @@ class EffectTest {
     }
 
     @Test
+    void manyAreWorkedOutAFewAtATimeAndComeToTheSame() {
+        CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(5, 40));
+        RunSettings settings = new RunSettings(1_000, 3, Sampling.LATIN, 1);
+        Map<Input.Key, Variation> all = without(plan);
+        List<Integer> told = new ArrayList<>();
+        List<Effect<Input.Key>> together =
+                Effect.of(plan, settings, all, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {});
+        List<Effect<Input.Key>> apart = Effect.of(
+                plan, settings, all, 0.8, RunMonitor.NONE, Helpers.NONE, early -> told.add(early.size()), 7);
+        assertThat(all.size()).isGreaterThan(14);
+        assertThat(apart).isEqualTo(together);
+        assertThat(told).as("those that are known come with the next").isSorted().contains(7, 14);
+    }
+
+    @Test
     void aDayOfACriticalChainBuysADayAndOneWithFloatNothing() {
         Plan plan = new PlanBuilder()
                 .task("A", 20, new Shape.Uniform(18, 30))

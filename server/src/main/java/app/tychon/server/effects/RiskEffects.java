@@ -108,7 +108,8 @@ class RiskEffects implements ResponseWorths {
     private void begin(UUID project, LoadedPlan plan) {
         wanted.put(project, plan.revision());
         RunSettings settings = Outlook.settings(TOTAL);
-        long bytes = 2 * RunNeeds.of(plan.plan(), settings).bytes();
+        long bytes = 2 * RunNeeds.of(plan.plan(), settings).bytes()
+                + Math.min(Effect.AT_ONCE, RiskQuestions.of(plan.plan()).size()) * RunNeeds.ofVariation(plan.plan());
         try {
             pool.submit(Urgency.REFINEMENT, "effects of " + project, bytes, turns -> {
                 work(project, plan, settings, pool.watched(turns, RunMonitor.until(() -> isOld(project, plan))));

@@ -32,14 +32,14 @@ final class RiskQuestions {
     static Map<Question, Variation> of(Plan plan) {
         Map<Question, Variation> questions = new LinkedHashMap<>();
         List<Risk> live = plan.risks().stream().filter(Risk::isLive).toList();
+        if (!live.isEmpty()) {
+            questions.put(ALL_OFF, Variation.CURRENT.withRisks(RiskSetting.OFF));
+        }
         for (Risk risk : live) {
             add(questions, new Question(risk.id(), RiskSetting.OFF));
             if (risk.response().isPresent()) {
                 add(questions, new Question(risk.id(), other(risk)));
             }
-        }
-        if (!live.isEmpty()) {
-            questions.put(ALL_OFF, Variation.CURRENT.withRisks(RiskSetting.OFF));
         }
         return questions;
     }
