@@ -13,7 +13,9 @@ export function CalendarsDialog({ plan, onClose }: { plan: PlanView; onClose: ()
   const calendars = useCalendars(plan.project.id, plan.project.revision);
   const [chosen, setChosen] = useState(plan.project.calendar);
   const [fresh, setFresh] = useState<CalendarWords>();
-  const all = [...(calendars.data ?? []), ...(fresh ? [fresh] : [])];
+  const kept = calendars.data ?? [];
+  const isNew = fresh !== undefined && !kept.some((one) => one.id === fresh.id);
+  const all = isNew ? [...kept, fresh] : kept;
   const calendar = all.find((one) => one.id === chosen) ?? all[0];
   const users = (id: string) => plan.activities.filter((activity) => activity.calendar === id).length;
 
@@ -55,7 +57,7 @@ export function CalendarsDialog({ plan, onClose }: { plan: PlanView; onClose: ()
           key={`${calendar.id} ${plan.project.revision}`}
           plan={plan}
           kept={calendar}
-          isNew={calendar.id === fresh?.id && !calendars.data?.some((one) => one.id === fresh.id)}
+          isNew={isNew && calendar.id === fresh.id}
           removable={users(calendar.id) === 0 && calendar.id !== plan.project.calendar}
           onGone={() => {
             setFresh(undefined);
