@@ -76,7 +76,8 @@ public record Effect<K>(K key, int iterations, double differing, double finish, 
         List<Effect<K>> known = List.of();
         for (int first = 0; first < keys.size(); first += atOnce) {
             Map<K, Variation> some = new LinkedHashMap<>();
-            keys.subList(first, Math.min(first + atOnce, keys.size())).forEach(key -> some.put(key, variations.get(key)));
+            keys.subList(first, Math.min(first + atOnce, keys.size()))
+                    .forEach(key -> some.put(key, variations.get(key)));
             List<Effect<K>> before = known;
             Differences<K> differences = Differences.of(
                     plan,

@@ -126,11 +126,14 @@ class EffectTest {
         List<Integer> told = new ArrayList<>();
         List<Effect<Input.Key>> together =
                 Effect.of(plan, settings, all, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {});
-        List<Effect<Input.Key>> apart = Effect.of(
-                plan, settings, all, 0.8, RunMonitor.NONE, Helpers.NONE, early -> told.add(early.size()), 7);
+        List<Effect<Input.Key>> apart =
+                Effect.of(plan, settings, all, 0.8, RunMonitor.NONE, Helpers.NONE, early -> told.add(early.size()), 7);
         assertThat(all.size()).isGreaterThan(14);
         assertThat(apart).isEqualTo(together);
-        assertThat(told).as("those that are known come with the next").isSorted().contains(7, 14);
+        assertThat(told)
+                .as("those that are known come with the next")
+                .isSorted()
+                .contains(7, 14);
     }
 
     @Test

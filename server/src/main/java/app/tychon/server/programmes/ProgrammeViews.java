@@ -102,8 +102,8 @@ class ProgrammeViews {
         plan.risks().forEach(one -> all.put(one.id(), one.title()));
         plan.resources().forEach(one -> all.put(one.id(), one.name()));
         Map<String, String> named = new TreeMap<>();
-        for (TieEntity tie : records.ties(programme)) {
-            named(Programmes.tie(tie)).forEach(id -> named.put(id, all.getOrDefault(id, "")));
+        for (Tie tie : programmes.ties(programme)) {
+            named(tie).forEach(id -> named.put(id, all.getOrDefault(id, "")));
         }
         return named;
     }

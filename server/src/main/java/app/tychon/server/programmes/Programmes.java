@@ -246,7 +246,12 @@ class Programmes implements ProjectHolder {
                         .map(member -> new Member(
                                 member.code(), plans.find(member.projectId()).plan(), member.rate()))
                         .toList(),
-                records.ties(id).stream().map(Programmes::tie).toList());
+                ties(id));
+    }
+
+    /** What ties its projects, in the order of the list. */
+    List<Tie> ties(UUID programme) {
+        return records.ties(programme).stream().map(Programmes::tie).toList();
     }
 
     static JsonNode json(TieEntity tie) {
@@ -257,7 +262,7 @@ class Programmes implements ProjectHolder {
         }
     }
 
-    static Tie tie(TieEntity tie) {
+    private static Tie tie(TieEntity tie) {
         return TieJson.read(JsonCursor.at(json(tie), new ArrayList<>()));
     }
 

@@ -74,21 +74,21 @@ class TieWorths {
         if (plan.plan().parts().isEmpty()) {
             return List.of();
         }
-        Programme made = programmes.programme(programme);
+        List<Tie> ties = programmes.ties(programme);
         Known before = known.get(programme);
         if (before != null
                 && before.revision() == plan.revision()
-                && before.ties().equals(made.ties())) {
+                && before.ties().equals(ties)) {
             return before.worths();
         }
-        Assembled whole = Assembled.lenient(made);
+        Assembled whole = Assembled.lenient(programmes.programme(programme));
         RunSettings settings = Outlook.settings(LiveOdds.FIRST);
         List<TieWorth> worths = pool.await(
                 Urgency.AWAITED,
                 "ties of " + programme,
                 RunNeeds.of(plan.plan(), settings).bytes(),
                 monitor -> worths(whole, settings, monitor));
-        known.put(programme, new Known(plan.revision(), made.ties(), worths));
+        known.put(programme, new Known(plan.revision(), ties, worths));
         return worths;
     }
 

@@ -194,6 +194,6 @@ class TogetherTest extends PeopledTest {
         as(OWNER, delete(project + "/members/" + account(READER))).andExpect(status().isOk());
         sends(EDITOR, patch(project + "/rows"), "[{\"id\":\"S40\",\"duration\":\"50d\"}]")
                 .andExpect(status().isOk());
-        assertThat(heard.getContentAsString()).contains("event:open").doesNotContain("event:edit");
+        assertThat(heard.getContentAsString()).contains("event:standing").doesNotContain("event:edit");
     }
 }
