@@ -36,7 +36,7 @@ public record RunNeeds(long watched, long bytes) {
     /** Of a variation with a register of its own: an activity, a risk, something that costs. */
     private static final long REFERENCE = 8;
 
-    private static final long RISK = 400;
+    private static final long RISK = 470;
     private static final long ITEM = 100;
 
     /** Of a plan simulated with these settings, by this machine alone. */

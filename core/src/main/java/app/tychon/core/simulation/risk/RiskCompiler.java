@@ -152,11 +152,9 @@ public final class RiskCompiler {
     private Exposure exposure(List<Impact> effects) {
         double fixed = 0;
         Map<Integer, Double> sampled = new LinkedHashMap<>();
-        Map<String, String> linesOn = new HashMap<>();
-        network.plan().costs().forEach(line -> linesOn.put(line.id(), line.on()));
         for (Impact impact : effects) {
             for (String target : impact.on()) {
-                for (String on : placesOf(linesOn.getOrDefault(target, target))) {
+                for (String on : placesOf(drafts.placeOf(target))) {
                     double years = planned.clockMinutesLeft(on) / Exposure.MINUTES_PER_YEAR;
                     boolean isTask = network.isActivity(on)
                             && !network.isHammock(network.position(on))
