@@ -1,16 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useCallback } from "react";
+import { useMemo } from "react";
 import { Link, useNavigate } from "react-router";
 import type { ProgrammeView } from "../shared/api/client";
 import { tiesPlace, useProgramme } from "../shared/api/programmes";
-import type { Pick } from "../shared/ui/Picker";
+import { FEW, memberPicks, nameOfMember } from "../features/programme/memberPicks";
 import { PickerPopover } from "../shared/ui/PickerPopover";
 
 const WayLink = chakra(Link);
 const Open = chakra("button");
 const WAY = { color: "action", textDecoration: "underline" } as const;
-/** Projects that are named one by one; of more it is said how many there are. */
-const FEW = 6;
 
 type Member = ProgrammeView["projects"][number];
 
@@ -40,16 +38,16 @@ export function ProgrammeBand({ programme }: { programme: string }) {
   );
 }
 
-function One({ project: { code, project, name } }: { project: Member }) {
+function One({ project: one }: { project: Member }) {
   return (
     <span>
-      {code}{" "}
-      {project ? (
-        <WayLink to={`/projects/${project}/plan`} {...WAY}>
-          {name}
+      {one.code}{" "}
+      {one.project ? (
+        <WayLink to={`/projects/${one.project}/plan`} {...WAY}>
+          {one.name}
         </WayLink>
       ) : (
-        nameOf(name)
+        nameOfMember(one)
       )}
     </span>
   );
@@ -58,22 +56,14 @@ function One({ project: { code, project, name } }: { project: Member }) {
 /** Many of them, looked for by code or name. */
 function Many({ projects }: { projects: Member[] }) {
   const navigate = useNavigate();
-  const find = useCallback(
-    (text: string): (Pick & { project?: string })[] => {
-      const wanted = text.trim().toLowerCase();
-      return projects
-        .filter(({ code, name }) => `${code} ${nameOf(name)}`.toLowerCase().includes(wanted))
-        .map(({ code, name, project }) => ({ id: code, code, label: nameOf(name), project }));
-    },
-    [projects],
-  );
+  const find = useMemo(() => memberPicks(projects), [projects]);
   return (
     <PickerPopover
       title="Projects of this programme"
       label="Look for a project"
       placeholder="Code or name"
       find={find}
-      onChoose={({ project }) => project && void navigate(`/projects/${project}/plan`)}
+      onChoose={({ member }) => member.project && void navigate(`/projects/${member.project}/plan`)}
     >
       <Open {...WAY} cursor="pointer">
         {projects.length} projects
@@ -81,5 +71,3 @@ function Many({ projects }: { projects: Member[] }) {
     </PickerPopover>
   );
 }
-
-const nameOf = (name: string | undefined) => name ?? "a project that you may not read";

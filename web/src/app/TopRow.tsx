@@ -32,20 +32,28 @@ export function TopRow({ projectId, name, revision }: { projectId: string; name:
       height="46px"
       align="stretch"
       px="4"
-      gap="7"
+      gap={{ base: "3", lg: "7" }}
       bg="panel"
       borderBottomWidth="1px"
       borderColor="line"
     >
       <ProjectSwitcher projectId={projectId} name={name} />
-      <Flex as="nav" aria-label="Stages" gap="1" align="stretch">
+      <Flex
+        as="nav"
+        aria-label="Stages"
+        gap={{ base: "0", lg: "1" }}
+        align="stretch"
+        minW="0"
+        overflowX="auto"
+        css={{ scrollbarWidth: "none" }}
+      >
         {STAGES.map((stage) => (
           <StageLink
             key={stage.path}
             to={`/projects/${projectId}/${stage.path}`}
             display="flex"
             alignItems="center"
-            px="3"
+            px={{ base: "1.5", lg: "3" }}
             color="softInk"
             fontWeight="500"
             borderY="3px solid transparent"

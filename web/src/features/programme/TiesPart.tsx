@@ -1,5 +1,5 @@
 import { Box, Button, chakra, Flex } from "@chakra-ui/react";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { useLocation } from "react-router";
 import type { ProjectView } from "../../shared/api/client";
 import {
@@ -13,8 +13,11 @@ import {
 import { useMe } from "../../shared/api/people";
 import { tellRefusal } from "../../shared/ui/notify";
 import { Refusal } from "../../shared/ui/Refusal";
+import { useBroughtIntoView } from "../../shared/ui/useBroughtIntoView";
 import { LettingOut } from "./LettingOut";
 import { TakeInDialog } from "./TakeInDialog";
+import { PickerPopover } from "../../shared/ui/PickerPopover";
+import { FEW, memberPicks } from "./memberPicks";
 import { TieDialog } from "./TieDialog";
 import { tieSaid, worthSaid } from "./tieWords";
 
@@ -33,10 +36,9 @@ export function TiesPart({ project }: { project: ProjectView }) {
   const box = useRef<HTMLDivElement>(null);
   const asked = useLocation().hash === `#${tiesPlace(project.id)}`;
   const there = view !== undefined;
-  useEffect(() => {
-    if (asked && there) box.current?.scrollIntoView();
-  }, [asked, there]);
+  useBroughtIntoView(box, asked && there);
   if (!view) return null;
+  const out = ({ project: one }: (typeof view.projects)[number]) => one && takeOut.mutate(one, tellRefusal);
   const closed = view.projects.some((one) => one.project === undefined);
   return (
     <Box ref={box} as="section" aria-label={`What ties ${view.name}`} mt="8" data-programme={view.name}>
@@ -87,17 +89,26 @@ export function TiesPart({ project }: { project: ProjectView }) {
           <FileLink href={`/api/projects/${project.id}/programme/file`} color="action" fontSize="12.5px">
             Take it out as a file
           </FileLink>
-          {view.projects.length > 1 &&
+          {view.projects.length > FEW ? (
+            <PickerPopover
+              title="Projects of this programme"
+              label="Which project to take out"
+              placeholder="Code or name"
+              find={memberPicks(view.projects)}
+              onChoose={({ member }) => out(member)}
+            >
+              <Plain color="action" fontSize="12.5px">
+                Take a project out
+              </Plain>
+            </PickerPopover>
+          ) : (
+            view.projects.length > 1 &&
             view.projects.map((one) => (
-              <Plain
-                key={one.code}
-                color="action"
-                fontSize="12.5px"
-                onClick={() => one.project && takeOut.mutate(one.project, tellRefusal)}
-              >
+              <Plain key={one.code} color="action" fontSize="12.5px" onClick={() => out(one)}>
                 Take {one.code} out
               </Plain>
-            ))}
+            ))
+          )}
         </Flex>
       )}
       {!me?.alone && <LettingOut programme={view} />}

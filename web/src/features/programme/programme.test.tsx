@@ -37,6 +37,14 @@ const VIEW: ProgrammeView = {
   names: { "KR:S50": "Road surface", "VC:V20": "Site cleared" },
 } as unknown as ProgrammeView;
 
+const MANY: ProgrammeView["projects"] = Array.from({ length: 7 }, (_, i) => ({
+  code: `P${i + 1}`,
+  project: `id${i + 1}`,
+  name: `Works ${i + 1}`,
+  shown: "nothing",
+  owned: true,
+}));
+
 beforeEach(() => notes().dismiss());
 
 describe("a programme that is begun", () => {
@@ -269,6 +277,17 @@ describe("what ties a programme", () => {
     ]);
   });
 
+  it("takes one of many out that is looked for", async () => {
+    const changes = part({ projects: MANY }, { "DELETE /api/projects/p/programme/projects/id7": VIEW });
+    expect(await screen.findAllByTestId("worth")).toHaveLength(2);
+    expect(screen.queryByRole("button", { name: "Take P7 out" })).toBeNull();
+    await user.click(button("Take a project out"));
+    await user.type(await screen.findByRole("combobox"), "p7");
+    await expect.poll(() => screen.getAllByRole("option").length).toBe(1);
+    await user.click(screen.getByRole("option"));
+    await expect.poll(() => changes().length).toBe(1);
+  });
+
   it("is not told to whom may not read all of its projects", async () => {
     part({
       projects: [VIEW.projects[0]!, { code: "VC", shown: "nothing", owned: false }] as never,
@@ -302,6 +321,19 @@ describe("what others see of a project in a programme", () => {
     await expect
       .poll(() => changes().map(({ path }) => path))
       .toEqual(["/api/projects/p/programme/projects/r/shown?what=milestones"]);
+  });
+
+  it("is chosen for one of many at a time", async () => {
+    const changes = aServer({ "PUT /api/projects/p/programme/projects/id7/shown": VIEW });
+    shown(<LettingOut programme={{ ...VIEW, projects: MANY }} />);
+    expect(screen.queryByRole("combobox")).toBeNull();
+    await user.click(button("What others see of a project"));
+    await user.click(await screen.findByRole("option", { name: /Works 7/ }));
+    await user.selectOptions(
+      await screen.findByRole("combobox", { name: "What others see of Works 7" }),
+      "its name, odds and milestones",
+    );
+    await expect.poll(() => changes().length).toBe(1);
   });
 
   it("is nobody's business who owns none of them", () => {
