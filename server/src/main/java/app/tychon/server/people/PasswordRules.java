@@ -6,7 +6,6 @@ import com.nulabinc.zxcvbn.Strength;
 import com.nulabinc.zxcvbn.Zxcvbn;
 import com.nulabinc.zxcvbn.matchers.Match;
 import java.util.List;
-import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
@@ -18,15 +17,15 @@ class PasswordRules {
     /** Guesses that a password must stand; a word of a list of common ones stands some thousands. */
     private static final double FEWEST_GUESSES = 1e10;
 
-    private static final int SALT_BYTES = 16;
-    private static final int HASH_BYTES = 32;
-    private static final int MEMORY_KIB = 19_456;
-    private static final int PASSES = 2;
-
     private final Zxcvbn strength = new Zxcvbn();
-    private final PasswordEncoder encoder = new Argon2PasswordEncoder(SALT_BYTES, HASH_BYTES, 1, MEMORY_KIB, PASSES);
+    private final PasswordEncoder encoder;
     /** What is compared with where there is no such account, so that it takes as long. */
-    private final String nobodys = encoder.encode("nobody has this password");
+    private final String nobodys;
+
+    PasswordRules(PasswordEncoder encoder) {
+        this.encoder = encoder;
+        nobodys = encoder.encode("nobody has this password");
+    }
 
     /**
      * The digest of a new password.

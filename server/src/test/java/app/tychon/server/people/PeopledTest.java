@@ -35,7 +35,7 @@ import org.springframework.test.web.servlet.request.AbstractMockHttpServletReque
 
 /** The whole server over HTTP where people have accounts: an owner, an editor, a risk owner, a reader, and a stranger who looks after people. */
 @SpringBootTest
-@Import(StopsAtTheHandler.class)
+@Import({StopsAtTheHandler.class, QuickPasswords.class})
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 public abstract class PeopledTest {
     protected static final String OWNER = "olga@ridge.example";

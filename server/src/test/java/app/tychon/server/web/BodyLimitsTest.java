@@ -4,18 +4,37 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.tychon.server.problems.BodyTooMuch;
+import jakarta.servlet.ServletInputStream;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.time.Duration;
 import org.junit.jupiter.api.Test;
+import org.springframework.mock.web.DelegatingServletInputStream;
 import org.springframework.mock.web.MockFilterChain;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 
 class BodyLimitsTest {
+    /** As servers read, not byte by byte. */
+    private static final class InBlocks extends DelegatingServletInputStream {
+        InBlocks(byte[] content) {
+            super(new ByteArrayInputStream(content));
+        }
+
+        @Override
+        public int read(byte[] bytes, int offset, int length) throws IOException {
+            return getSourceStream().read(bytes, offset, length);
+        }
+    }
+
     private static byte[] readThrough(String path, String type, int bytes, Duration deadline) throws Exception {
-        MockHttpServletRequest request = new MockHttpServletRequest("POST", path);
+        MockHttpServletRequest request = new MockHttpServletRequest("POST", path) {
+            @Override
+            public ServletInputStream getInputStream() {
+                return new InBlocks(new byte[bytes]);
+            }
+        };
         request.setContentType(type);
-        request.setContent(new byte[bytes]);
         byte[][] read = new byte[1][];
         MockFilterChain chain = new MockFilterChain() {
             @Override
