@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.support.ui.Sleeper;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /**
@@ -29,6 +31,10 @@ abstract class Looks {
     private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(100);
+    /** What is not there after a second takes longer; to look is work for the page and its browser. */
+    private static final int SOON = 10;
+
+    private static final Duration BETWEEN_LATER_LOOKS = Duration.ofMillis(300);
 
     /** What is written in drawings is no text of the page to the browser. */
     private static final String SAID =
@@ -150,7 +156,7 @@ abstract class Looks {
     /** Tries again until there is a value: the page may be about to change under the look. */
     final <T> T until(Supplier<T> look) {
         try {
-            return new WebDriverWait(driver, PATIENCE, BETWEEN_LOOKS)
+            return new WebDriverWait(driver, PATIENCE, BETWEEN_LOOKS, Clock.systemUTC(), new Pauses())
                     .ignoring(NoSuchElementException.class)
                     .ignoring(StaleElementReferenceException.class)
                     .ignoring(ElementClickInterceptedException.class)
@@ -159,6 +165,16 @@ abstract class Looks {
         } catch (TimeoutException e) {
             keepPicture();
             throw e;
+        }
+    }
+
+    /** Pauses between looks, of one wait. */
+    private static final class Pauses implements Sleeper {
+        private int looks;
+
+        @Override
+        public void sleep(Duration usual) throws InterruptedException {
+            Thread.sleep((looks++ < SOON ? usual : BETWEEN_LATER_LOOKS).toMillis());
         }
     }
 
