@@ -40,7 +40,8 @@ export default defineConfig({
           fileParallelism: false,
           setupFiles: ["src/test/setup.ts"],
           // Machines that check much at a time are slow.
-          testTimeout: 30_000,
+          testTimeout: 60_000,
+          expect: { poll: { timeout: 20_000 } },
         },
       },
     ],

@@ -1,6 +1,6 @@
 import { StyleSheet } from "@emotion/sheet";
 import "@testing-library/jest-dom/vitest";
-import { cleanup } from "@testing-library/react";
+import { cleanup, configure } from "@testing-library/react";
 import { afterEach } from "vitest";
 import { noServer, served } from "./aServer";
 
@@ -33,6 +33,8 @@ window.matchMedia = (media) =>
   }) as never;
 
 globalThis.fetch = served;
+// Machines that check much at a time are slow.
+configure({ asyncUtilTimeout: 20_000 });
 afterEach(cleanup);
 afterEach(noServer);
 
