@@ -1,5 +1,4 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useMemo } from "react";
 import { Link, useNavigate } from "react-router";
 import type { ProgrammeView } from "../shared/api/client";
 import { tiesPlace, useProgramme } from "../shared/api/programmes";
@@ -56,13 +55,12 @@ function One({ project: one }: { project: Member }) {
 /** Many of them, looked for by code or name. */
 function Many({ projects }: { projects: Member[] }) {
   const navigate = useNavigate();
-  const find = useMemo(() => memberPicks(projects), [projects]);
   return (
     <PickerPopover
       title="Projects of this programme"
       label="Look for a project"
       placeholder="Code or name"
-      find={find}
+      find={memberPicks(projects)}
       onChoose={({ member }) => member.project && void navigate(`/projects/${member.project}/plan`)}
     >
       <Open {...WAY} cursor="pointer">

@@ -58,6 +58,7 @@ export function TopRow({ projectId, name, revision }: { projectId: string; name:
             fontWeight="500"
             borderY="3px solid transparent"
             _hover={{ color: "ink" }}
+            _focusVisible={{ outlineOffset: "-2px" }}
             css={{ "&.active": { color: "action", borderBottomColor: "action", fontWeight: 600 } }}
           >
             {stage.name}

@@ -1,5 +1,4 @@
 import { render, screen } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { PlanView, ProgrammeView } from "../shared/api/client";
 import { useGridStore, viewOf } from "../shared/grid/gridStore";
@@ -8,8 +7,8 @@ import { aServer } from "../test/aServer";
 import { shownStage } from "../test/shown";
 import { ProgrammeBand } from "./ProgrammeBand";
 import { useFolded } from "./useFolded";
+import { user } from "../test/hands";
 
-const user = userEvent.setup({ delay: null });
 const member = (n: number, more: object = {}) => ({
   code: `P${n}`,
   project: `id${n}`,

@@ -1,9 +1,8 @@
 import { useEffect } from "react";
+import { FEW } from "../features/programme/memberPicks";
 import type { PlanView } from "../shared/api/client";
 import { useGridStore } from "../shared/grid/gridStore";
 
-/** Projects of a programme that are seen at once, each with what lies beneath. */
-const FEW = 6;
 const folded = new Set<string>();
 
 /** Of a programme of many projects each is a row at first, which opens. */

@@ -2,6 +2,7 @@ import { StyleSheet } from "@emotion/sheet";
 import "@testing-library/jest-dom/vitest";
 import { cleanup, configure } from "@testing-library/react";
 import { afterEach } from "vitest";
+import { useNotes } from "../shared/ui/notify";
 import { noServer, served } from "./aServer";
 
 // The browser of the tests lays nothing out and knows no media: everything is as wide and as high as a window.
@@ -37,6 +38,7 @@ globalThis.fetch = served;
 configure({ asyncUtilTimeout: 20_000 });
 afterEach(cleanup);
 afterEach(noServer);
+afterEach(() => useNotes.getState().dismiss());
 
 // Looks are seen in the browser alone; here each rule would be asked whether it hides something, for each look at it.
 StyleSheet.prototype.insert = () => undefined;

@@ -1,5 +1,4 @@
-import { fireEvent, screen } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
+import { screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { PlanView } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
@@ -9,11 +8,7 @@ import { aServer, refused } from "../../test/aServer";
 import { shown } from "../../test/shown";
 import { EscalationDialog } from "./EscalationDialog";
 import { FundingList } from "./FundingList";
-
-const user = userEvent.setup({ delay: null });
-const button = (name: string) => screen.getByRole("button", { name });
-const field = (name: string) => screen.getByLabelText(name);
-const enter = (name: string, value: string) => fireEvent.change(field(name), { target: { value } });
+import { button, enter, field, user } from "../../test/hands";
 
 describe("steps of funding", () => {
   const FUNDING = "PUT /api/projects/p/funding";

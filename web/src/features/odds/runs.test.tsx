@@ -1,8 +1,6 @@
 import { fireEvent, screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { RunView } from "../../shared/api/client";
-import { useNotes } from "../../shared/ui/notify";
 import { aPlan } from "../../test/aPlan";
 import { aRun } from "../../test/aRun";
 import { aServer, refused } from "../../test/aServer";
@@ -10,13 +8,9 @@ import { shown } from "../../test/shown";
 import { RunControl } from "./RunControl";
 import { FRESH, useRunSettings } from "./runRequest";
 import { RunsDialog } from "./RunsDialog";
-
-const user = userEvent.setup({ delay: null });
-const button = (name: string) => screen.getByRole("button", { name });
-const note = () => useNotes.getState().note?.text;
+import { button, note, user } from "../../test/hands";
 
 beforeEach(() => {
-  useNotes.getState().dismiss();
   useRunSettings.setState(FRESH);
 });
 

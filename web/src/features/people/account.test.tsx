@@ -1,7 +1,5 @@
-import { fireEvent, screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
-import { beforeEach, describe, expect, it } from "vitest";
-import { useNotes } from "../../shared/ui/notify";
+import { screen, within } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
 import { aProject } from "../../test/aProject";
 import { aServer, refused } from "../../test/aServer";
 import { shown } from "../../test/shown";
@@ -10,14 +8,7 @@ import { CodesPart } from "./CodesPart";
 import { PasswordPart } from "./PasswordPart";
 import { SessionsPart } from "./SessionsPart";
 import { TokensPart } from "./TokensPart";
-
-const user = userEvent.setup({ delay: null });
-const button = (name: string) => screen.getByRole("button", { name });
-const field = (name: string) => screen.getByLabelText(name);
-const enter = (name: string, value: string) => fireEvent.change(field(name), { target: { value } });
-const note = () => useNotes.getState().note?.text;
-
-beforeEach(() => useNotes.getState().dismiss());
+import { button, enter, field, note, user } from "../../test/hands";
 
 describe("one's name", () => {
   const ME = { id: "e", name: "Edda Wirth", email: "edda@ridge.example", signedIn: true, codes: false };

@@ -1,5 +1,4 @@
-import { fireEvent, screen } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
+import { screen } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { describe, expect, it, vi } from "vitest";
 import { aServer, refused } from "../../test/aServer";
@@ -7,11 +6,7 @@ import { shown } from "../../test/shown";
 import { DoorPage } from "./DoorPage";
 import { JoinPage } from "./JoinPage";
 import { SignInForm } from "./SignInForm";
-
-const user = userEvent.setup({ delay: null });
-const button = (name: string) => screen.getByRole("button", { name });
-const field = (name: string) => screen.getByLabelText(name);
-const enter = (name: string, value: string) => fireEvent.change(field(name), { target: { value } });
+import { button, enter, field, user } from "../../test/hands";
 
 const NOBODY = { signedIn: false, alone: false, mail: false };
 

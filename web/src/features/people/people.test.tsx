@@ -1,23 +1,14 @@
 import { fireEvent, screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { Route, Routes, useLocation } from "react-router";
-import { beforeEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { useMe } from "../../shared/api/people";
-import { useNotes } from "../../shared/ui/notify";
 import { aServer, refused } from "../../test/aServer";
 import { shown } from "../../test/shown";
 import { InboxDialog } from "./InboxDialog";
 import { MembersDialog } from "./MembersDialog";
 import { PeoplePage } from "./PeoplePage";
 import { PersonMenu } from "./PersonMenu";
-
-const user = userEvent.setup({ delay: null });
-const button = (name: string) => screen.getByRole("button", { name });
-const field = (name: string) => screen.getByLabelText(name);
-const enter = (name: string, value: string) => fireEvent.change(field(name), { target: { value } });
-const note = () => useNotes.getState().note?.text;
-
-beforeEach(() => useNotes.getState().dismiss());
+import { button, enter, field, note, user } from "../../test/hands";
 
 const ME = { id: "e", name: "Edda Wirth", email: "edda@ridge.example", signedIn: true, administrator: true };
 const aPerson = (id: string, name: string, more: object = {}) => ({

@@ -1,5 +1,4 @@
 import { fireEvent, screen } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { CalendarWords, PlanView } from "../../shared/api/client";
@@ -12,13 +11,7 @@ import { shown } from "../../test/shown";
 import { CalendarsDialog } from "./CalendarsDialog";
 import { plainCalendar } from "./calendarWords";
 import { SettingsPanel } from "./SettingsPanel";
-
-const user = userEvent.setup({ delay: null });
-const field = (name: string) => screen.getByLabelText(name);
-const handIn = async (name: string, text: string) => {
-  fireEvent.change(field(name), { target: { value: text } });
-  await user.type(field(name), "{Enter}");
-};
+import { field, handIn, user } from "../../test/hands";
 
 const STD = plainCalendar("std", "Five days");
 const PLAN: PlanView = {

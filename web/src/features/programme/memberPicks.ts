@@ -3,7 +3,7 @@ import type { Pick } from "../../shared/ui/Picker";
 
 type Member = ProgrammeView["projects"][number];
 
-/** Projects that are named one by one; of more one is looked for. */
+/** Projects of a programme that are shown one by one, with what lies beneath; of more one is looked for, and opened. */
 export const FEW = 6;
 
 export const nameOfMember = ({ name }: Member) => name ?? "a project that you may not read";

@@ -1,6 +1,5 @@
-import { cleanup, fireEvent, screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
-import { beforeEach, describe, expect, it, vi } from "vitest";
+import { cleanup, screen, within } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import type { ProgrammeView } from "../../shared/api/client";
 import { useNotes } from "../../shared/ui/notify";
 import { aPlan } from "../../test/aPlan";
@@ -12,17 +11,8 @@ import { NewProgrammeDialog } from "./NewProgrammeDialog";
 import { TakeInDialog } from "./TakeInDialog";
 import { TieDialog } from "./TieDialog";
 import { TiesPart } from "./TiesPart";
+import { button, enter, field, handIn, user } from "../../test/hands";
 
-const user = userEvent.setup({ delay: null });
-const button = (name: string) => screen.getByRole("button", { name });
-const field = (name: string) => screen.getByLabelText(name);
-/** Types over a field. */
-const enter = (name: string, value: string) => fireEvent.change(field(name), { target: { value } });
-/** Types over a field and hands in the form it stands in. */
-const handIn = (name: string, value: string) => {
-  enter(name, value);
-  return user.type(field(name), "{Enter}");
-};
 const notes = () => useNotes.getState();
 
 const VIEW: ProgrammeView = {
@@ -44,8 +34,6 @@ const MANY: ProgrammeView["projects"] = Array.from({ length: 7 }, (_, i) => ({
   shown: "nothing",
   owned: true,
 }));
-
-beforeEach(() => notes().dismiss());
 
 describe("a programme that is begun", () => {
   const projects = [

@@ -1,5 +1,4 @@
 import { screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import type { ProjectSummary, StandingView } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
@@ -9,8 +8,7 @@ import { aServer, refused } from "../../test/aServer";
 import { shown } from "../../test/shown";
 import { ProjectTable } from "./ProjectTable";
 import { SteeringTable } from "./SteeringTable";
-
-const user = userEvent.setup({ delay: null });
+import { user } from "../../test/hands";
 
 const ridge = aProject(
   "r",

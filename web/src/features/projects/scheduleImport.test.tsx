@@ -1,5 +1,4 @@
 import { fireEvent, screen } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { Route, Routes } from "react-router";
 import { describe, expect, it, vi } from "vitest";
 import { formatDay } from "../../shared/format/dates";
@@ -8,10 +7,8 @@ import { aServer, refused } from "../../test/aServer";
 import { A_FAULTY_TABLE, aTable } from "../../test/aTable";
 import { shown } from "../../test/shown";
 import { ScheduleImport } from "./ScheduleImport";
+import { button, field, user } from "../../test/hands";
 
-const user = userEvent.setup({ delay: null });
-const button = (name: RegExp | string) => screen.getByRole("button", { name });
-const field = (name: string | RegExp) => screen.getByLabelText(name);
 const FILE = new File(["ID,Days\nA10,5\n"], "Harbour works.csv", { type: "text/csv" });
 const PREVIEW = "POST /api/schedules/preview";
 

@@ -1,9 +1,7 @@
 import { fireEvent, screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { EvidenceLook, PlanView } from "../../shared/api/client";
 import { useGridStore } from "../../shared/grid/gridStore";
-import { useNotes } from "../../shared/ui/notify";
 import { anEdit } from "../../test/anEdit";
 import { aPlan } from "../../test/aPlan";
 import { aServer, refused } from "../../test/aServer";
@@ -11,16 +9,11 @@ import { shown } from "../../test/shown";
 import { CorrelationDialog } from "./CorrelationDialog";
 import { EvidenceDialog } from "./EvidenceDialog";
 import { GradesDialog } from "./GradesDialog";
+import { button, enter, field, note, user } from "../../test/hands";
 
-const user = userEvent.setup({ delay: null });
-const button = (name: string | RegExp) => screen.getByRole("button", { name });
-const field = (name: string) => screen.getByLabelText(name);
-const enter = (name: string, value: string) => fireEvent.change(field(name), { target: { value } });
-const note = () => useNotes.getState().note?.text;
 const planned = (more: Partial<PlanView>) => ({ ...aPlan(["A10", "A20", "A30"]), ...more });
 
 beforeEach(() => {
-  useNotes.getState().dismiss();
   useGridStore.setState({ views: {} });
 });
 

@@ -1,5 +1,4 @@
 import { screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { RiskEdits } from "../../shared/api/risks";
 import { aPlan } from "../../test/aPlan";
@@ -10,8 +9,8 @@ import { AssignBar } from "./AssignBar";
 import { DependsPart } from "./DependsPart";
 import { ScorePart } from "./ScorePart";
 import { StatePart } from "./StatePart";
+import { user } from "../../test/hands";
 
-const user = userEvent.setup();
 const change = () => vi.fn(() => Promise.resolve(undefined));
 
 describe("the state of a risk", () => {

@@ -1,5 +1,4 @@
 import { screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { PlanView, RiskView, ScenarioRow, ScenariosView } from "../../shared/api/client";
 import type { ScenarioEdits } from "../../shared/api/scenarios";
@@ -8,8 +7,7 @@ import { ScenarioPanel } from "./ScenarioPanel";
 import { ScenarioTable } from "./ScenarioTable";
 import { row } from "./testRow";
 import type { ScenariosLook } from "./scenariosStore";
-
-const user = userEvent.setup();
+import { user } from "../../test/hands";
 
 const plan = { project: { id: "p", currency: "EUR", targetFinish: "2028-10-02T17:00" } } as PlanView;
 const risks = [

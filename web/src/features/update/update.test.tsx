@@ -1,6 +1,5 @@
 import { screen } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
-import { beforeEach, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import type { UpdateRow } from "../../shared/api/client";
 import { formatDay } from "../../shared/format/dates";
 import { useNotes } from "../../shared/ui/notify";
@@ -10,10 +9,8 @@ import { A_FAULTY_TABLE, aTable } from "../../test/aTable";
 import { shownStage } from "../../test/shown";
 import { UpdateStage } from "./UpdateStage";
 import { updateSentence } from "./updateSentences";
+import { button, field, user } from "../../test/hands";
 
-const user = userEvent.setup({ delay: null });
-const button = (name: string) => screen.getByRole("button", { name });
-const field = (name: string) => screen.getByLabelText(name);
 const PREVIEW = "POST /api/projects/p/update/preview";
 const UPDATE = "POST /api/projects/p/update";
 const FILE = new File(["ID,Days\nA10,5\n"], "newer.csv", { type: "text/csv" });
@@ -36,8 +33,6 @@ const updating = async () => {
   shownStage(aPlan(), <UpdateStage />);
   await user.upload(field("Newer schedule"), FILE);
 };
-
-beforeEach(() => useNotes.getState().dismiss());
 
 describe("a newer file of the schedule", () => {
   it("is told row by row before anything changes", async () => {

@@ -1,5 +1,4 @@
 import { fireEvent, screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import type { UseQueryResult } from "@tanstack/react-query";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { CheckView, FindingView } from "../api/client";
@@ -9,8 +8,8 @@ import { aPlan } from "../../test/aPlan";
 import { aServer, refused } from "../../test/aServer";
 import { shown } from "../../test/shown";
 import { CheckPanel } from "./CheckPanel";
+import { user } from "../../test/hands";
 
-const user = userEvent.setup({ delay: null });
 const FIX = "POST /api/projects/p/check/fix";
 const ACCEPT = "POST /api/projects/p/check/accept";
 const WORDS = {

@@ -52,7 +52,7 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
   const drawn = drawing !== undefined;
   const wide = useMemo(() => widened(all, rows), [all, rows]);
   const columns = useMemo(
-    () => (width > 0 ? fitted(wide, width, split, drawn) : [...wide]),
+    () => (width > 0 ? fitted(wide, width, split, drawn) : wide),
     [wide, width, split, drawn],
   );
   const outlined = useMemo(() => rows.some((row) => row.depth > 0 || row.open !== undefined), [rows]);

@@ -42,9 +42,9 @@ const WIDEST = 130;
 
 /** Columns that get wider for what stands in them; the same ones where none has to. */
 export function widened<R, C extends { width: number; widens?: boolean; text: (row: R) => string }>(
-  columns: readonly C[],
+  columns: C[],
   rows: readonly R[],
-): readonly C[] {
+): C[] {
   const wider = columns.map((column) => {
     if (!column.widens) return column;
     const longest = rows.reduce((most, row) => Math.max(most, column.text(row).length), 0);

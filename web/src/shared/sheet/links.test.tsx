@@ -1,5 +1,4 @@
 import { fireEvent, screen } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { Neighbour, PlanView } from "../api/client";
 import { useGridStore, viewOf } from "../grid/gridStore";
@@ -8,9 +7,8 @@ import { aPlan } from "../../test/aPlan";
 import { aServer, refused } from "../../test/aServer";
 import { shown } from "../../test/shown";
 import { LinkList } from "./LinkList";
+import { field, user } from "../../test/hands";
 
-const user = userEvent.setup({ delay: null });
-const field = (name: string) => screen.getByLabelText(name);
 const ROWS = "PATCH /api/projects/p/rows";
 const aLink = (from: string, to: string, type = "FS", lag = "0d") => ({ from, to, type, lag });
 const PLAN = {

@@ -1,14 +1,12 @@
 import { fireEvent, screen, within } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
-import { beforeEach, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import type { Comment } from "../api/client";
 import { aServer, refused } from "../../test/aServer";
 import { shown } from "../../test/shown";
 import { useNotes } from "../ui/notify";
 import { CommentsPart } from "./CommentsPart";
+import { note, user } from "../../test/hands";
 
-const user = userEvent.setup({ delay: null });
-const note = () => useNotes.getState().note?.text;
 const ABOUT = { section: "risks", key: "R1" };
 const COMMENTS = "/api/projects/p/comments";
 
@@ -35,8 +33,6 @@ const talk = (comments: Comment[] | (() => Comment[]), more: object = {}, role =
   return sent;
 };
 const said = (id: string) => document.querySelector(`[data-comment="${id}"]`) as HTMLElement;
-
-beforeEach(() => useNotes.getState().dismiss());
 
 describe("what is said of a risk", () => {
   it("stands with its answers and who said it; what is resolved stands behind", async () => {

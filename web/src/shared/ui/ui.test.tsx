@@ -1,5 +1,4 @@
 import { act, screen } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import { shown } from "../../test/shown";
 import { Stage } from "../stage/Stage";
@@ -11,8 +10,7 @@ import { TextField } from "./Field";
 import { NoteBar } from "./NoteBar";
 import { notify } from "./notify";
 import { Picker } from "./Picker";
-
-const user = userEvent.setup();
+import { user } from "../../test/hands";
 
 describe("a field", () => {
   it("hands its text in by Enter, tells why it is refused, and takes it back by Esc", async () => {

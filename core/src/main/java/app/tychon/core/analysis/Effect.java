@@ -60,23 +60,11 @@ public record Effect<K>(K key, int iterations, double differing, double finish, 
             RunMonitor monitor,
             Helpers helpers,
             Consumer<List<Effect<K>>> asTheyCome) {
-        return of(plan, settings, variations, level, monitor, helpers, asTheyCome, AT_ONCE);
-    }
-
-    static <K> List<Effect<K>> of(
-            CompiledPlan plan,
-            RunSettings settings,
-            Map<K, Variation> variations,
-            double level,
-            RunMonitor monitor,
-            Helpers helpers,
-            Consumer<List<Effect<K>>> asTheyCome,
-            int atOnce) {
         List<K> keys = List.copyOf(variations.keySet());
         List<Effect<K>> known = List.of();
-        for (int first = 0; first < keys.size(); first += atOnce) {
+        for (int first = 0; first < keys.size(); first += AT_ONCE) {
             Map<K, Variation> some = new LinkedHashMap<>();
-            keys.subList(first, Math.min(first + atOnce, keys.size()))
+            keys.subList(first, Math.min(first + AT_ONCE, keys.size()))
                     .forEach(key -> some.put(key, variations.get(key)));
             List<Effect<K>> before = known;
             Differences<K> differences = Differences.of(

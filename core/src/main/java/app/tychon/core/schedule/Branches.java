@@ -18,6 +18,7 @@ public final class Branches {
     private final Network network;
     private final Map<String, Optional<String>> parents = new HashMap<>();
     private final Map<String, int[]> beneath = new HashMap<>();
+    private final Map<String, String> places = new HashMap<>();
 
     Branches(Network network) {
         this.network = network;
@@ -31,6 +32,7 @@ public final class Branches {
             int position = i;
             chain(network.activity(i).wbs()).forEach(branch -> lists.get(branch).add(position));
         }
+        network.plan().costs().forEach(line -> places.put(line.id(), line.on()));
         lists.forEach((branch, list) ->
                 beneath.put(branch, list.stream().mapToInt(Integer::intValue).toArray()));
     }
@@ -38,6 +40,11 @@ public final class Branches {
     /** Whether an id is that of a branch, or means the whole project. */
     public boolean isBranch(String id) {
         return parents.containsKey(id);
+    }
+
+    /** What a cost line stands on: an activity, a branch or the project; anything else is its own place. */
+    public String placeOf(String id) {
+        return places.getOrDefault(id, id);
     }
 
     /** A branch and all above it, up to the whole project. */

@@ -31,7 +31,6 @@ public record RiskSize(double chance, double days, double money) {
         private final PlannedSpans spans;
         private final double day;
         private final Map<String, Double> amounts = new HashMap<>();
-        private final Map<String, String> linesOn = new HashMap<>();
 
         public Sizing(Network network) {
             this.network = network;
@@ -39,7 +38,6 @@ public record RiskSize(double chance, double days, double money) {
             day = network.frame().day();
             for (CostLine line : network.plan().costs()) {
                 amounts.put(line.id(), line.over(spans.days(line.on())).amount());
-                linesOn.put(line.id(), line.on());
             }
         }
 
@@ -90,7 +88,7 @@ public record RiskSize(double chance, double days, double money) {
         }
 
         private double yearsLeft(String target) {
-            String on = linesOn.getOrDefault(target, target);
+            String on = network.branches().placeOf(target);
             if (network.isActivity(on) || network.branches().isBranch(on)) {
                 return spans.clockMinutesLeft(on) / (DAYS_A_YEAR * 24 * 60);
             }

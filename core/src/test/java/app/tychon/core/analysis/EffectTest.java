@@ -25,6 +25,7 @@ import app.tychon.core.simulation.settings.Variation;
 import app.tychon.core.simulation.settings.Variation.RiskSetting;
 import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -119,21 +120,23 @@ class EffectTest {
     }
 
     @Test
-    void manyAreWorkedOutAFewAtATimeAndComeToTheSame() {
-        CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(5, 40));
-        RunSettings settings = new RunSettings(1_000, 3, Sampling.LATIN, 1);
+    void manyAreWorkedOutSomeAtATimeAndComeToWhatEachDoesByItself() {
+        CompiledPlan plan = CompiledPlan.of(RandomPlans.risky(5, 900));
+        RunSettings settings = new RunSettings(500, 3, Sampling.LATIN, 1);
         Map<Input.Key, Variation> all = without(plan);
-        List<Integer> told = new ArrayList<>();
-        List<Effect<Input.Key>> together =
-                Effect.of(plan, settings, all, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {});
-        List<Effect<Input.Key>> apart =
-                Effect.of(plan, settings, all, 0.8, RunMonitor.NONE, Helpers.NONE, early -> told.add(early.size()), 7);
-        assertThat(all.size()).isGreaterThan(14);
-        assertThat(apart).isEqualTo(together);
-        assertThat(told)
-                .as("those that are known come with the next")
-                .isSorted()
-                .contains(7, 14);
+        List<Effect<Input.Key>> many = Effect.of(plan, settings, all, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {});
+        assertThat(all.size()).isGreaterThan(Effect.AT_ONCE);
+        assertThat(many).extracting(Effect::key).containsExactlyInAnyOrderElementsOf(all.keySet());
+        assertThat(many)
+                .as("strongest first")
+                .isSortedAccordingTo(Comparator.comparingDouble(
+                        one -> -Math.abs(one.duration().change())));
+        List<Input.Key> keys = List.copyOf(all.keySet());
+        for (int i : new int[] {0, Effect.AT_ONCE - 1, Effect.AT_ONCE, keys.size() - 1}) {
+            Map<Input.Key, Variation> one = Map.of(keys.get(i), all.get(keys.get(i)));
+            assertThat(many)
+                    .containsAll(Effect.of(plan, settings, one, 0.8, RunMonitor.NONE, Helpers.NONE, early -> {}));
+        }
     }
 
     @Test

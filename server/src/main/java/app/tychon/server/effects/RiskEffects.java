@@ -6,6 +6,7 @@ import app.tychon.core.simulation.RunNeeds;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.simulation.settings.Variation;
 import app.tychon.server.check.ResponseWorths;
 import app.tychon.server.effects.EffectsView.RiskRow;
 import app.tychon.server.effects.EffectsView.State;
@@ -108,11 +109,17 @@ class RiskEffects implements ResponseWorths {
     private void begin(UUID project, LoadedPlan plan) {
         wanted.put(project, plan.revision());
         RunSettings settings = Outlook.settings(TOTAL);
+        Map<Question, Variation> questions = RiskQuestions.of(plan.plan());
         long bytes = 2 * RunNeeds.of(plan.plan(), settings).bytes()
-                + Math.min(Effect.AT_ONCE, RiskQuestions.of(plan.plan()).size()) * RunNeeds.ofVariation(plan.plan());
+                + Math.min(Effect.AT_ONCE, questions.size()) * RunNeeds.ofVariation(plan.plan());
         try {
             pool.submit(Urgency.REFINEMENT, "effects of " + project, bytes, turns -> {
-                work(project, plan, settings, pool.watched(turns, RunMonitor.until(() -> isOld(project, plan))));
+                work(
+                        project,
+                        plan,
+                        questions,
+                        settings,
+                        pool.watched(turns, RunMonitor.until(() -> isOld(project, plan))));
                 return null;
             });
         } catch (BusyException e) {
@@ -120,14 +127,19 @@ class RiskEffects implements ResponseWorths {
         }
     }
 
-    private void work(UUID project, LoadedPlan plan, RunSettings settings, RunMonitor monitor) {
+    private void work(
+            UUID project,
+            LoadedPlan plan,
+            Map<Question, Variation> questions,
+            RunSettings settings,
+            RunMonitor monitor) {
         try {
             CompiledPlan compiled = CompiledPlan.of(plan.network(), plan.schedule());
             double level = plan.plan().project().targets().level();
             List<Effect<Question>> effects = Effect.of(
                     compiled,
                     settings,
-                    RiskQuestions.of(plan.plan()),
+                    questions,
                     level,
                     monitor,
                     machines.helpers(new Machines.Work(project, "what the risks do")),

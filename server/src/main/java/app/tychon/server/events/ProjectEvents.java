@@ -96,12 +96,12 @@ public class ProjectEvents {
      */
     public SseEmitter listen(
             UUID project, @Nullable UUID account, @Nullable String window, LongSupplier revision, Runnable gone) {
-        if (account != null && windowsOf(account) >= MOST_WINDOWS) {
+        SseEmitter emitter = new SseEmitter(FOR_EVER);
+        Listener listener = new Listener(account, window, emitter);
+        if (account != null && othersOf(listener) >= MOST_WINDOWS) {
             throw new BusyException("You have " + MOST_WINDOWS + " windows open already; close some first.");
         }
-        SseEmitter emitter = new SseEmitter(FOR_EVER);
         List<Listener> all = listeners.computeIfAbsent(project, id -> new CopyOnWriteArrayList<>());
-        Listener listener = new Listener(account, window, emitter);
         all.stream().filter(listener::follows).forEach(before -> {
             all.remove(before);
             before.emitter().complete();
@@ -124,10 +124,11 @@ public class ProjectEvents {
         publish(change.project(), PLAN, Map.of("revision", change.plan().revision(), "simulated", change.simulated()));
     }
 
-    private long windowsOf(UUID account) {
+    /** How many windows of the same account listen, but for the one that it follows. */
+    private long othersOf(Listener listener) {
         return listeners.values().stream()
                 .flatMap(List::stream)
-                .filter(listener -> account.equals(listener.account()))
+                .filter(one -> Objects.equals(one.account(), listener.account()) && !listener.follows(one))
                 .count();
     }
 

@@ -112,8 +112,7 @@ final class RunWork {
         try {
             storing.store(() -> archive.finish(id, packed, how));
         } catch (NotFoundException e) {
-            // Two servers that did not see each other may both have worked at it; it has ended as the first of them had
-            // it.
+            // Two servers that were cut off from each other may both have worked at it; it ended as the first had it.
             LOG.info("Run {} has ended already, or is gone", id);
         }
     }

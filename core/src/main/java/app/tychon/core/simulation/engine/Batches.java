@@ -54,6 +54,8 @@ public final class Batches {
         }
     };
 
+    private static final Function<BatchWorker, Watch> UNWATCHED = worker -> (first, count) -> Witness.NONE;
+
     private final RunSettings settings;
     private final RunMonitor monitor;
     private final int round;
@@ -98,13 +100,12 @@ public final class Batches {
      * @throws CancellationException as {@link #run}
      */
     public static int each(CompiledPlan plan, RunSettings settings, RunMonitor monitor, Keeper keeper) {
-        return watched(plan, settings, monitor, worker -> (first, count) -> Witness.NONE, keeper);
+        return watched(plan, settings, monitor, UNWATCHED, keeper);
     }
 
     /** The same with the help of others. */
     public static int each(Task task, RunMonitor monitor, Keeper keeper, Apart apart, Helpers helpers) {
-        return new Batches(task, monitor, apart, helpers)
-                .all(task.plan(), worker -> (first, count) -> Witness.NONE, keeper);
+        return new Batches(task, monitor, apart, helpers).all(task.plan(), UNWATCHED, keeper);
     }
 
     /**

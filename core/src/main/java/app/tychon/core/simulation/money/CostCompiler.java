@@ -95,11 +95,9 @@ public final class CostCompiler {
     }
 
     private static List<AddedCost> added(Network network, Map<String, List<Hit>> hits, Map<String, Integer> owners) {
-        Map<String, String> lines = new HashMap<>();
-        network.plan().costs().forEach(line -> lines.put(line.id(), line.on()));
         List<AddedCost> added = new ArrayList<>();
         new TreeMap<>(hits).forEach((target, all) -> {
-            String on = lines.getOrDefault(target, target);
+            String on = network.branches().placeOf(target);
             int owner = owners.computeIfAbsent(on, o -> owners.size());
             Place place = Place.of(network, on);
             all.forEach(hit -> added.add(new AddedCost(target, place, owner, hit)));

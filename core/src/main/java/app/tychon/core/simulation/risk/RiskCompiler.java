@@ -154,7 +154,7 @@ public final class RiskCompiler {
         Map<Integer, Double> sampled = new LinkedHashMap<>();
         for (Impact impact : effects) {
             for (String target : impact.on()) {
-                for (String on : placesOf(drafts.placeOf(target))) {
+                for (String on : placesOf(network.branches().placeOf(target))) {
                     double years = planned.clockMinutesLeft(on) / Exposure.MINUTES_PER_YEAR;
                     boolean isTask = network.isActivity(on)
                             && !network.isHammock(network.position(on))

@@ -1,7 +1,6 @@
 package app.tychon.core.simulation.risk;
 
 import app.tychon.core.model.Basis;
-import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Impact;
 import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
@@ -44,7 +43,6 @@ public final class RiskDrafts {
     private final Network network;
     private final ShapeTables tables;
     private final List<Risk> risks;
-    private final Map<String, String> places;
     private final Map<String, RandomStream> draws = new ConcurrentHashMap<>();
     private final Map<Key, List<Draft>> impacts = new ConcurrentHashMap<>();
 
@@ -55,7 +53,6 @@ public final class RiskDrafts {
         risks = network.plan().risks().stream()
                 .sorted(Comparator.comparing(Risk::id))
                 .toList();
-        places = network.plan().costs().stream().collect(Collectors.toMap(CostLine::id, CostLine::on));
     }
 
     Network network() {
@@ -69,11 +66,6 @@ public final class RiskDrafts {
     /** All of the register, by id. */
     List<Risk> risks() {
         return risks;
-    }
-
-    /** What a cost line stands on, or the thing itself. */
-    String placeOf(String target) {
-        return places.getOrDefault(target, target);
     }
 
     /** The stream of a risk's occurrence, shared by an exclusive group. */

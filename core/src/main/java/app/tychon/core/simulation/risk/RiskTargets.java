@@ -33,7 +33,7 @@ public final class RiskTargets {
                                         .filter(one -> !network.isHistory(one.activity()))
                                         .map(RiskTargets::id))
                         .toList();
-            case ADD_COST -> network.isHistory(placeOf(network, on)) ? List.of() : List.of(on);
+            case ADD_COST -> network.isHistory(network.branches().placeOf(on)) ? List.of() : List.of(on);
         };
     }
 
@@ -46,15 +46,6 @@ public final class RiskTargets {
     private static boolean isOf(Network network, Assignment one, String on) {
         boolean isRow = network.isActivity(on) || network.branches().isBranch(on);
         return isRow ? standsIn(network, one.activity(), on) : one.resource().equals(on);
-    }
-
-    /** What a cost line stands on, or the thing itself. */
-    private static String placeOf(Network network, String on) {
-        return network.plan().costs().stream()
-                .filter(line -> line.id().equals(on))
-                .map(CostLine::on)
-                .findFirst()
-                .orElse(on);
     }
 
     /** Whether something stands on an activity, or on a branch or anything beneath it. */
