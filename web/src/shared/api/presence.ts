@@ -18,8 +18,20 @@ interface Presence {
 
 const MARKED_MS = 5000;
 
-/** Tells this window from others, as long as the page is open. */
-export const WINDOW = crypto.randomUUID();
+const KEPT = "tychon-window";
+
+/** What a page leaves to the next in its window; a window that is made as a copy of it finds nothing. */
+function leftByTheLast(): string | null {
+  const kept = globalThis.sessionStorage?.getItem(KEPT) ?? null;
+  globalThis.sessionStorage?.removeItem(KEPT);
+  return kept;
+}
+
+/** Tells this window from others; a page that is loaded anew goes on in the name of the one before. */
+export const WINDOW = leftByTheLast() ?? crypto.randomUUID();
+
+globalThis.addEventListener?.("pagehide", () => sessionStorage.setItem(KEPT, WINDOW));
+globalThis.addEventListener?.("pageshow", leftByTheLast);
 
 /** Who else has the project open, and what they have just edited. */
 export const usePresence = create<Presence>()(() => ({ here: [], edited: {} }));
