@@ -1,5 +1,6 @@
 package app.tychon.core.schedule;
 
+import app.tychon.core.model.LinkType;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.stream.IntStream;
@@ -19,7 +20,8 @@ public final class CriticalTrace {
     /** Where each position's id stands in order; where several drive, the first counts, whatever the order of rows. */
     private final int[] rank;
 
-    private final int[] terminals;
+    /** Positions that can finish the project, or the target. */
+    private final boolean[] ends;
     /** Whether a position is critical in any lane; working space. */
     private final boolean[] any;
 
@@ -33,7 +35,7 @@ public final class CriticalTrace {
         this.network = network;
         this.target = target;
         this.pass = pass;
-        terminals = target == PROJECT ? terminals() : new int[] {target};
+        ends = target == PROJECT ? ends() : only(target);
         any = new boolean[network.size()];
         rank = new int[network.size()];
         int[] sorted = IntStream.range(0, network.size())
@@ -46,21 +48,28 @@ public final class CriticalTrace {
         }
     }
 
+    private boolean[] only(int position) {
+        boolean[] one = new boolean[network.size()];
+        one[position] = true;
+        return one;
+    }
+
     /**
-     * Positions that can finish the project: no link holds a successor until after them. Where a successor takes no time
-     * it finishes the project too, and the trace comes from there.
+     * Positions that can finish the project. A successor that starts after an activity finishes no earlier, in any calendar.
+     * One that is held at its finish may: where its calendar rests, it is done at the end of the shift before.
      */
-    private int[] terminals() {
-        boolean[] goesOn = new boolean[network.size()];
+    private boolean[] ends() {
+        boolean[] ends = new boolean[network.size()];
+        for (int i = 0; i < network.size(); i++) {
+            ends[i] = !network.isHammock(i);
+        }
         for (int i = 0; i < network.size(); i++) {
             boolean isHeld = !network.isHammock(i) && !network.work(i).isFinished();
             for (int link = network.firstIn(i); isHeld && link < network.firstIn(i + 1); link++) {
-                goesOn[network.from(link)] |= network.type(link).fromFinish() && network.lag(link) >= 0;
+                ends[network.from(link)] &= network.type(link) != LinkType.FS || network.lag(link) < 0;
             }
         }
-        return IntStream.range(0, network.size())
-                .filter(i -> !goesOn[i] && !network.isHammock(i))
-                .toArray();
+        return ends;
     }
 
     /** Fills {@link Lanes#critical} and {@link Lanes#last} for the first {@code count} lanes, which the pass has run. */
@@ -70,24 +79,35 @@ public final class CriticalTrace {
         for (boolean[] row : lanes.critical) {
             Arrays.fill(row, 0, count, false);
         }
-        for (int i : terminals) {
-            boolean[] critical = lanes.critical[i];
-            double[] finish = lanes.finish[i];
-            for (int k = 0; k < count; k++) {
-                if (target != PROJECT || lanes.end[k] - finish[k] <= ForwardPass.SAME) {
-                    critical[k] = true;
-                    any[i] = true;
-                    if (lanes.last[k] < 0 || rank[i] < rank[lanes.last[k]]) {
-                        lanes.last[k] = i;
-                    }
-                }
-            }
-        }
         for (int i = network.size() - 1; i >= 0; i--) {
+            if (ends[i]) {
+                any[i] |= end(i, lanes, count);
+            }
             for (int link = network.firstIn(i); any[i] && link < network.firstIn(i + 1); link++) {
                 any[network.from(link)] |= trace(link, i, lanes, count);
             }
         }
+    }
+
+    /**
+     * Marks what finishes the project, or is the target. The path of a lane ends with the first of these by id, of those that
+     * drive nothing critical.
+     */
+    private boolean end(int i, Lanes lanes, int count) {
+        boolean[] critical = lanes.critical[i];
+        double[] finish = lanes.finish[i];
+        boolean found = false;
+        for (int k = 0; k < count; k++) {
+            boolean isEnd = target != PROJECT || lanes.end[k] - finish[k] <= ForwardPass.SAME;
+            if (isEnd && !critical[k]) {
+                critical[k] = true;
+                found = true;
+                if (lanes.last[k] < 0 || rank[i] < rank[lanes.last[k]]) {
+                    lanes.last[k] = i;
+                }
+            }
+        }
+        return found;
     }
 
     /** Marks the predecessor in every lane in which the successor is critical and the link drives it. */
