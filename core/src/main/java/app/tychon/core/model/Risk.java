@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * A row of the risk register: an event that may occur, what it does, and what would be done about it.
@@ -85,14 +86,24 @@ public record Risk(
         return state == State.OPEN || state == State.OCCURRED;
     }
 
+    /** Whether it has occurred, and what it took is known. */
+    public boolean isOnRecord() {
+        return state == State.OCCURRED && entry.occurred().isPresent();
+    }
+
     /**
      * What it really took, where it has occurred and that is on record: days on all that its effects on time name, money on
-     * the first thing that its effects on money name, else on the project.
+     * the first thing that its effects on money name, else on the project. A resource has no amount to add to, so none stands there.
+     *
+     * @param isResource whether an id is that of a resource
      */
-    public Optional<List<Impact>> happened() {
-        return entry.occurred().filter(o -> state == State.OCCURRED).map(took -> {
+    public Optional<List<Impact>> happened(Predicate<String> isResource) {
+        return entry.occurred().filter(o -> isOnRecord()).map(took -> {
             List<String> late = named(true);
-            String paid = named(false).stream().findFirst().orElse(Plan.PROJECT);
+            String paid = named(false).stream()
+                    .filter(isResource.negate())
+                    .findFirst()
+                    .orElse(Plan.PROJECT);
             List<Impact> facts = new ArrayList<>();
             if (took.days() != 0 && !late.isEmpty()) {
                 facts.add(certain(late, Impact.Effect.ADD_TIME, took.days(), Basis.DAYS));
@@ -107,7 +118,6 @@ public record Risk(
     private List<String> named(boolean onTime) {
         return impacts.stream()
                 .filter(impact -> impact.effect().isOnTime() == onTime)
-                .filter(impact -> onTime || impact.effect() == Impact.Effect.ADD_COST)
                 .flatMap(impact -> impact.on().stream())
                 .distinct()
                 .toList();

@@ -20,17 +20,21 @@ import app.tychon.core.model.WbsNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The plan of one project with the ids that it has in a programme, beneath a branch of its own, in the programme's money. */
 final class Qualified {
     private final Part part;
     private final Plan plan;
     private final Conversion money;
+    private final Set<String> resources;
 
     private Qualified(Member member) {
         part = member.part();
         plan = member.plan();
         money = new Conversion(member.rate().map(ExchangeRate::worth).orElse(1.0));
+        resources = plan.resources().stream().map(Resource::id).collect(Collectors.toSet());
     }
 
     /** What of it is simulated; checks it accepted, past work and its own scenarios and briefs stay with it. */
@@ -121,7 +125,7 @@ final class Qualified {
 
     private Risk risk(Risk risk) {
         // What really happened stands in days and money of the project as a whole.
-        Risk known = risk.happened()
+        Risk known = risk.happened(resources::contains)
                 .map(facts -> risk.withImpacts(facts)
                         .withEntry(risk.entry().withOccurred(Optional.empty()))
                         .withResponse(Optional.empty()))

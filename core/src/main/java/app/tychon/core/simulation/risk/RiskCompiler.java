@@ -94,8 +94,8 @@ public final class RiskCompiler {
                         after.map(other -> compiled.get(other.id()).index()).orElse(-1),
                         condition.map(Risk.Condition::occurs).orElse(false),
                         risk.recurrence()
-                                .filter(r -> risk.happened().isEmpty())
-                                .map(r -> times(risk, r, RiskDrafts.effects(risk, answered)))
+                                .filter(r -> !risk.isOnRecord())
+                                .map(r -> times(risk, r, drafts.effects(risk, answered)))
                                 .orElse(Times.ONCE),
                         impacts(risk, index, answered)));
     }

@@ -2,6 +2,7 @@ package app.tychon.core.simulation.risk;
 
 import app.tychon.core.model.Basis;
 import app.tychon.core.model.Impact;
+import app.tychon.core.model.Resource;
 import app.tychon.core.model.Response;
 import app.tychon.core.model.Risk;
 import app.tychon.core.schedule.Network;
@@ -43,6 +44,7 @@ public final class RiskDrafts {
     private final Network network;
     private final ShapeTables tables;
     private final List<Risk> risks;
+    private final Set<String> resources;
     private final Map<String, RandomStream> draws = new ConcurrentHashMap<>();
     private final Map<Key, List<Draft>> impacts = new ConcurrentHashMap<>();
 
@@ -53,6 +55,7 @@ public final class RiskDrafts {
         risks = network.plan().risks().stream()
                 .sorted(Comparator.comparing(Risk::id))
                 .toList();
+        resources = network.plan().resources().stream().map(Resource::id).collect(Collectors.toSet());
     }
 
     Network network() {
@@ -76,8 +79,8 @@ public final class RiskDrafts {
     }
 
     /** What a risk does: what it did, where it has occurred. */
-    static List<Impact> effects(Risk risk, boolean answered) {
-        return risk.happened().orElseGet(() -> risk.response()
+    List<Impact> effects(Risk risk, boolean answered) {
+        return risk.happened(resources::contains).orElseGet(() -> risk.response()
                 .filter(response -> answered)
                 .map(Response::impacts)
                 .orElse(risk.impacts()));
