@@ -53,9 +53,14 @@ public abstract class ServerTest {
 
     /** Brings an example in over HTTP and returns its key. */
     protected String bringIn(String example) throws Exception {
+        return bringIn(Files.readAllBytes(EXAMPLES.resolve(example + ".tychon.json")));
+    }
+
+    /** Brings a project file in over HTTP and returns its key. */
+    protected String bringIn(byte[] file) throws Exception {
         String body = http.perform(post("/api/projects")
                         .contentType(MediaType.APPLICATION_JSON)
-                        .content(Files.readAllBytes(EXAMPLES.resolve(example + ".tychon.json"))))
+                        .content(file))
                 .andExpect(status().isCreated())
                 .andReturn()
                 .getResponse()

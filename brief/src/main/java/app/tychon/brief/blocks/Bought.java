@@ -73,9 +73,7 @@ final class Bought {
 
     /** When work ends that takes so many working minutes of the project. */
     private static double instant(Scene scene, double duration) {
-        return scene.odds()
-                .time()
-                .finishInstant(scene.ground().compiled().network().frame().workAtStart() + duration);
+        return scene.ground().compiled().network().frame().endOf(duration);
     }
 
     private static String finish(Scene scene, Best best) {

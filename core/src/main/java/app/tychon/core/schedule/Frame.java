@@ -32,6 +32,16 @@ public record Frame(
                 WorkingTimes.clock(part.start().toLocalDate()));
     }
 
+    /** The instant at which so many working minutes from the project's start have been worked, where work can end. */
+    public double endOf(double minutes) {
+        return time.finishInstant(workAtStart + minutes);
+    }
+
+    /** The last instant at which no more has been worked, where work can start. */
+    public double startOf(double minutes) {
+        return time.startInstant(workAtStart + minutes);
+    }
+
     /** Working minutes from the project's start to an instant. */
     public double work(double instant) {
         return time.work(instant) - workAtStart;

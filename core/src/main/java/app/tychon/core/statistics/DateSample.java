@@ -4,7 +4,11 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.calendar.WorkingTime;
 import java.util.Arrays;
 
-/** Samples of instants. Between two of them one goes through working time, so that no percentile falls in a weekend. */
+/**
+ * Samples of instants. A date between two of them is an instant at which work can end: as far through the working time between
+ * them as through the futures, or the earlier of them where nothing is worked between. So no percentile falls in a weekend
+ * unless a future does.
+ */
 public final class DateSample {
     /** Bins of a histogram where no other number is wished. */
     public static final int USUAL_BINS = 60;
@@ -101,9 +105,6 @@ public final class DateSample {
     private static double between(WorkingTime time, double lower, double upper, double part) {
         double from = time.work(lower);
         double to = time.work(upper);
-        if (from == to) {
-            return lower + part * (upper - lower);
-        }
         double instant = time.finishInstant(from + part * (to - from));
         return Math.max(lower, Math.min(upper, instant));
     }

@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class SampleTest {
@@ -98,6 +99,23 @@ class SampleTest {
         assertThat(Instants.toCivil(sample.percentile(0.2))).isEqualTo("2027-03-05T16:36");
         assertThat(Instants.toCivil(sample.percentile(0.5))).isEqualTo("2027-03-08T08:30");
         assertThat(sample.chance(sample.percentile(0.5))).isCloseTo(0.5, within(1e-9));
+    }
+
+    /** Between futures that end in a weekend, round the clock, nothing of the week is worked: the earlier of them counts. */
+    @Test
+    void betweenTwoDatesWithoutWorkBetweenThemTheEarlierCounts() {
+        WorkingTime week = WorkingTimes.of(fiveDayWeek("w"), LocalDate.of(2027, 3, 1));
+        double[] ends = Stream.of("2027-03-05T17:00", "2027-03-06T08:00", "2027-03-07T09:30", "2027-03-08T08:00")
+                .mapToDouble(end -> Instants.of(LocalDateTime.parse(end)))
+                .toArray();
+        Sample sample = DateSample.of(ends, week);
+        for (int p = 0; p <= 100; p++) {
+            double percentile = sample.percentile(p / 100.0);
+            assertThat(ends).as("P%d is the end of a future", p).contains(percentile);
+            assertThat(sample.chance(percentile)).isGreaterThanOrEqualTo(p / 100.0 - 1e-9);
+        }
+        assertThat(sample.percentile(0.2)).isEqualTo(ends[0]);
+        assertThat(sample.percentile(0.5)).isEqualTo(ends[1]);
     }
 
     /** Of 400 at a chance of a half: 1.96 × 0.5 / 20 a little drawn in; at none, what three in 400 would still allow. */

@@ -87,8 +87,8 @@ final class Drivers {
                 .sum();
         return new DriversView(
                 output.length,
-                goal.tell(centred.mean()),
-                goal.tell(goal.planned()),
+                goal.tellMean(centred.mean()),
+                goal.tellPlanned(),
                 centred.deviation() / goal.unit(),
                 centred.varies(),
                 centred.varies() && !drivers.isEmpty() ? 1 - explained : null,

@@ -5,6 +5,8 @@ import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Targets;
+import app.tychon.core.schedule.ForwardPass;
+import app.tychon.core.schedule.Frame;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.schedule.Schedule.ScheduledActivity;
 import app.tychon.core.simulation.Aim;
@@ -12,15 +14,16 @@ import app.tychon.core.simulation.Inputs;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.result.RunResult;
 import app.tychon.core.simulation.settings.RunSettings;
+import app.tychon.core.statistics.Sample;
 import app.tychon.server.odds.Asked;
 import app.tychon.server.odds.Chance;
 import app.tychon.server.odds.Opened;
-import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 
 /** What drivers are asked of in one simulation, and how its values are told: in days, as dates, or in money. */
 final class Goal {
@@ -105,14 +108,57 @@ final class Goal {
                 .orElseGet(() -> plan.projectCalendar().hoursPerDay() * 60);
     }
 
-    /** A value as it is told: a date, or days or money. */
-    GoalValue tell(double value) {
-        return aim.quantity().isDate() ? new GoalValue(instant(value), null) : new GoalValue(null, value / unit());
+    /**
+     * How values are told: as a date, or as days or money. A percentile of the simulation's own dates is the date that odds give
+     * for it; what differs from it is told as the instant at which so much has been worked.
+     *
+     * @param level of the percentile, 0 to 1
+     */
+    DoubleFunction<GoalValue> telling(double level) {
+        if (!aim.quantity().isDate()) {
+            return this::amount;
+        }
+        Frame frame = run.compiled().network().frame();
+        double own = dates().percentile(level);
+        double worked = frame.work(own);
+        return value -> {
+            boolean isOwn = Math.abs(value - worked) <= ForwardPass.SAME;
+            boolean isStart = aim.quantity() == Aim.Quantity.START;
+            return date(isOwn ? own : isStart ? frame.startOf(value) : frame.endOf(value));
+        };
     }
 
-    private LocalDateTime instant(double work) {
-        CompiledPlan plan = run.compiled();
-        return Instants.toCivil(run.time().finishInstant(plan.network().frame().workAtStart() + work));
+    /** The mean, of dates that on the clock, as odds have it. @param mean of the values */
+    GoalValue tellMean(double mean) {
+        return aim.quantity().isDate() ? date(dates().mean()) : amount(mean);
+    }
+
+    /** The value without uncertainty. */
+    GoalValue tellPlanned() {
+        return switch (aim.quantity()) {
+            case FINISH ->
+                date(
+                        aim.isProject()
+                                ? run.result().planFinish()
+                                : run.planned(aim.of()).finish()[0]);
+            case START -> date(run.planned(aim.of()).start()[0]);
+            case DURATION, COST -> amount(planned());
+        };
+    }
+
+    private Sample dates() {
+        if (aim.quantity() == Aim.Quantity.START) {
+            return run.dates(run.output(aim.of()).start());
+        }
+        return aim.isProject() ? run.finish() : run.dates(run.output(aim.of()).finish());
+    }
+
+    private GoalValue amount(double value) {
+        return new GoalValue(null, value / unit);
+    }
+
+    private static GoalValue date(double instant) {
+        return new GoalValue(Instants.toCivil(instant), null);
     }
 
     /** A date, or days or money, as a value. */

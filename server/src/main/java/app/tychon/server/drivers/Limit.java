@@ -19,8 +19,9 @@ record Limit(double value, GoalValue told) {
             return new Limit(goal.value(typed), typed);
         }
         return goal.target().map(target -> new Limit(target, goal.promised())).orElseGet(() -> {
-            double kept = Sample.of(goal.values()).percentile(goal.level(Optional.empty()));
-            return new Limit(kept, goal.tell(kept));
+            double level = goal.level(Optional.empty());
+            double kept = Sample.of(goal.values()).percentile(level);
+            return new Limit(kept, goal.telling(level).apply(kept));
         });
     }
 }

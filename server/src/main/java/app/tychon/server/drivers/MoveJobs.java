@@ -32,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
+import java.util.function.DoubleFunction;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -199,6 +200,7 @@ class MoveJobs {
     private static MovesView view(Job job, Goal goal, double level, Gathering gathering) {
         List<Moves<Input>> moves = job.moves;
         InputView.Words words = new InputView.Words(goal.run().plan());
+        DoubleFunction<GoalValue> telling = goal.telling(level);
         return new MovesView(
                 job.state,
                 Goal.percent(level),
@@ -208,7 +210,7 @@ class MoveJobs {
                 moves.stream()
                         .map(one -> new MoveRow(
                                 words.of(one.key()),
-                                goal.tell(one.moved().value()),
+                                telling.apply(one.moved().value()),
                                 one.moved().change() / goal.unit(),
                                 Double.isNaN(one.moved().error())
                                         ? null

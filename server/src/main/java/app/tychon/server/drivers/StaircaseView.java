@@ -8,6 +8,7 @@ import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleFunction;
 
 /**
  * From the plan to a percentile, one cause after the other. Changes are in working days, or in money; they add up.
@@ -46,11 +47,16 @@ record StaircaseView(
 
     /** Worked out once, where all that simulates takes its turn. */
     static StaircaseView of(Goal goal, double level) {
-        return goal.run().once(new Asked(goal.aim(), level), () -> goal.run()
-                .calculate(goal.run().result().iterations(), (ready, monitor) -> of(goal, level, monitor)));
+        return goal.run().once(new Asked(goal.aim(), level), () -> {
+            GoalValue planned = goal.tellPlanned();
+            DoubleFunction<GoalValue> telling = goal.telling(level);
+            return goal.run().calculate(goal.run().result().iterations(), (ready, monitor) ->
+                    of(goal, level, planned, telling, monitor));
+        });
     }
 
-    private static StaircaseView of(Goal goal, double level, RunMonitor monitor) {
+    private static StaircaseView of(
+            Goal goal, double level, GoalValue planned, DoubleFunction<GoalValue> telling, RunMonitor monitor) {
         boolean byMoney = goal.aim().equals(Aim.COST);
         List<Landing> landings = byMoney ? money(goal, level) : causes(goal, level, monitor);
         List<StairStep> steps = new ArrayList<>();
@@ -59,7 +65,7 @@ record StaircaseView(
             double before = i == 0 ? landing.value() : landings.get(i - 1).value();
             steps.add(new StairStep(
                     landing.cause(),
-                    goal.tell(landing.value()),
+                    i == 0 ? planned : telling.apply(landing.value()),
                     (landing.value() - before) / goal.unit(),
                     landing.opens()));
         }

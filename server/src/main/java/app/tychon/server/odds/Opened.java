@@ -92,7 +92,7 @@ public final class Opened {
     }
 
     /** The project's finish, instants in minutes. */
-    Sample finish() {
+    public Sample finish() {
         return finish;
     }
 
@@ -101,7 +101,8 @@ public final class Opened {
         return cost;
     }
 
-    Sample dates(double[] instants) {
+    /** Instants, as odds read them. */
+    public Sample dates(double[] instants) {
         return DateSample.of(instants, time);
     }
 

@@ -248,6 +248,34 @@ class DriversTest extends RunningTest {
                 .andExpect(jsonPath("$.detail", containsString("no step \"luck\"")));
     }
 
+    /** Work round the clock that ends in a weekend of the project's calendar, in which nothing is worked. */
+    @Test
+    void datesOfDriversAreThoseOfOddsAlsoInAWeekend() throws Exception {
+        String plan =
+                """
+                {"format":"tychon-project","version":1,
+                 "project":{"id":"w","name":"Round the clock","currency":"EUR","start":"2027-03-01T08:00","calendar":"std"},
+                 "calendars":[{"id":"std","name":"Week","hoursPerDay":8,"week":{"mon":[["08:00","17:00"]],
+                   "tue":[["08:00","17:00"]],"wed":[["08:00","17:00"]],"thu":[["08:00","17:00"]],"fri":[["08:00","17:00"]]}}],
+                 "wbs":[{"id":"W","parent":null,"code":"1","name":"Work"}],
+                 "activities":[{"id":"A","wbs":"W","name":"Cure","kind":"task","duration":"5ed","calendar":"std",
+                   "estimate":{"shape":"uniform","low":4,"high":6.5,"basis":"days"}}]}
+                """;
+        String run = run(bringIn(plan.getBytes(StandardCharsets.UTF_8)), 500);
+        for (String level : List.of("20", "50", "63", "80", "99")) {
+            String odds = read(run + "/dates?levels=" + level).at("/levels/0/value").asText();
+            JsonNode staircase = read(run + "/drivers/staircase?level=" + level);
+            int asItIs = staircase.get("asItIs").asInt();
+            assertThat(staircase.at("/steps/" + (asItIs - 1) + "/value/date").asText())
+                    .as("P%s", level)
+                    .isEqualTo(odds);
+        }
+        JsonNode view = read(run + "/drivers");
+        assertThat(view.at("/plan/date").asText()).isEqualTo("2027-03-06T08:00:00");
+        assertThat(view.at("/mean/date").asText())
+                .isEqualTo(read(run + "/dates").at("/mean").asText());
+    }
+
     @Test
     void whatMovedBetweenTwoRunsIsToldByKindOfChange() throws Exception {
         project = bringIn("kestrel-ridge");
