@@ -143,6 +143,9 @@ describe("what moves it", () => {
     expect(rowSentence(row, "removal", finish)).toBe(
       "Were it off, P80 of the finish would come 7.0 days earlier (± 1.0 day).",
     );
+    expect(rowSentence({ ...row, value: 0, error: 0.4 }, "removal", finish)).toBe(
+      "It moves P80 of the finish by less than 0.4 days, which is less than so many futures can tell.",
+    );
   });
 
   it("has a sentence for every measure and for what it means", () => {

@@ -82,6 +82,7 @@ export function rowSentence(row: InputRow, measure: Measure, goal: Goal): string
     return `${group.keys.length} ${group.keys.length === 1 ? "input" : "inputs"} of “${group.name}” make ${valueText(row, measure, goal)} when they are added up.`;
   if (row.value === undefined || !driver) return measureless(row, measure, goal);
   const value = row.value;
+  if (value === 0 && row.error) return unseen(row.error, measure, goal);
   const way = goal.money ? ["dearer", "cheaper"] : ["later", "earlier"];
   const error = row.error === undefined ? "" : ` (± ${goal.amount(row.error)})`;
   const moved = `${goal.amount(value)} ${value > 0 ? way[0] : way[1]}${error}`;
@@ -107,6 +108,12 @@ export function rowSentence(row: InputRow, measure: Measure, goal: Goal): string
     case "coefficient":
       return `One standard deviation more of it moves ${goal.name} by ${formatOne(Math.abs(value))} of its own${value < 0 ? ", the other way" : ""}.`;
   }
+}
+
+/** What no future shows is no zero: so many that were not drawn may hold it. */
+function unseen(error: number, measure: Measure, goal: Goal): string {
+  const what = measure === "swing" ? goal.name : `${goal.level} of ${goal.name}`;
+  return `It moves ${what} by less than ${goal.amount(error)}, which is less than so many futures can tell.`;
 }
 
 function measureless(row: InputRow, measure: Measure, goal: Goal): string {

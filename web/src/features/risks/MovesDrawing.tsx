@@ -2,7 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { scaleLinear } from "d3-scale";
 import type { RiskMoves } from "../../shared/api/client";
 import { Mark } from "../../shared/charts/marks";
-import { formatDays, formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
+import { changeWords, formatDays, formatOne, formatSigned, formatWhole } from "../../shared/format/numbers";
 import { HEADER_HEIGHT } from "../../shared/grid/GridHeader";
 import { ROW_HEIGHT } from "../../shared/grid/gridLook";
 import type { Drawing } from "../../shared/grid/types";
@@ -96,8 +96,7 @@ function Moves({ row, moves, level, scale, width }: MovesProps) {
 
 /** What a risk moves, in a sentence, with how well that is known. */
 export function movesSentence(row: RegisterRow, { moved, response }: RiskMoves, level: number): string {
-  const error = moved.daysError === undefined ? "" : ` ± ${formatOne(moved.daysError)}`;
-  const now = `${row.risk?.title}: ${formatSigned(moved.days, formatOne)}${error} working days on the P${level} finish`;
+  const now = `${row.risk?.title}: ${changeWords(moved.days, moved.daysError, formatOne)} working days on the P${level} finish`;
   if (!response) return now;
   const other = formatSigned(placesOf(row)?.other ?? 0, formatOne);
   return row.risk?.response?.decided

@@ -50,6 +50,13 @@ describe("the register", () => {
     expect(axisOf([first!])).toEqual([0, 32]);
   });
 
+  it("says of what moved no future what it is less than", () => {
+    const still = { ...effects.rows[0]!, moved: { days: 0, daysError: 0.26, money: 0, moneyError: 0 } };
+    expect(movesSentence(rows[0]!, { ...still, response: undefined }, 80)).toMatch(
+      /: less than 0\.3 working days/,
+    );
+  });
+
   it("can be grouped by the project's own tree, with sums at the heads", () => {
     const rows = registerRows(
       [

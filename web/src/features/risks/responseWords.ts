@@ -1,5 +1,5 @@
 import type { PlanView, RiskMoves, RiskView } from "../../shared/api/client";
-import { formatMoney, formatOne, formatSigned } from "../../shared/format/numbers";
+import { changeWords, formatMoney, formatOne, formatSigned } from "../../shared/format/numbers";
 
 /** What a response buys beyond what it costs, at the level of confidence: days, and money with its actions paid. */
 export function worthOf(moves: RiskMoves | undefined): { days: number; money: number } | undefined {
@@ -11,8 +11,9 @@ export function worthOf(moves: RiskMoves | undefined): { days: number; money: nu
 /** What a risk moves as the plan has it. */
 export function movesSentence({ project }: PlanView, { moved }: RiskMoves): string {
   const level = `P${project.confidence}`;
-  const money = `${moved.money < 0 ? "−" : "+"}${formatMoney(Math.abs(moved.money), project.currency)}`;
-  return `It moves the ${level} finish by ${formatSigned(moved.days, formatOne)} working days and the ${level} cost by ${money}.`;
+  const days = changeWords(moved.days, moved.daysError, formatOne);
+  const money = changeWords(moved.money, moved.moneyError, (amount) => formatMoney(amount, project.currency));
+  return `It moves the ${level} finish by ${days} working days and the ${level} cost by ${money}.`;
 }
 
 /** What a response costs and changes, and whether it pays. */

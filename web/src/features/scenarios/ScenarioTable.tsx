@@ -215,7 +215,7 @@ function Change({
       {change === undefined ? "—" : tell(change)}
       {change !== undefined && error !== undefined && error > 0 && (
         <Box fontSize="11.5px" color="softInk">
-          ± {tell(error).replace(/^\+/, "")}
+          {change === 0 ? "<" : "±"} {tell(error).replace(/^\+/, "")}
         </Box>
       )}
     </Box>

@@ -50,6 +50,12 @@ export function formatSigned(value: number, format: (value: number) => string = 
   return `${value < 0 ? "−" : "+"}${text}`;
 }
 
+/** A change with its error, +3.2 ± 0.4; where no future shows one, what it is less than. */
+export function changeWords(change: number, error: number | undefined, format: (value: number) => string) {
+  if (change === 0 && error) return `less than ${format(error)}`;
+  return `${formatSigned(change, format)}${error === undefined ? "" : ` ± ${format(error)}`}`;
+}
+
 /** How a language writes numbers: what stands between groups of digits, and before parts of one. */
 function marksOf(where: string) {
   const parts = new Intl.NumberFormat(where).formatToParts(-1234567.8);

@@ -42,8 +42,8 @@ final class ScenarioText {
             row(
                     run.scenario().name(),
                     run.report(),
-                    moved(run.gap().duration(), run.report().minutesPerDay(), "%+.1f ± %.1f"),
-                    moved(run.gap().cost(), 1, "%+,.0f ± %,.0f"),
+                    moved(run.gap().duration(), run.report().minutesPerDay(), "%+.1f", " ± %.1f"),
+                    moved(run.gap().cost(), 1, "%+,.0f", " ± %,.0f"),
                     String.format(Locale.ROOT, "%,.0f", run.gap().now()));
             run.misfits().forEach(misfit -> line("    look: %s %s: %s", misfit.section(), misfit.key(), misfit.why()));
         }
@@ -63,9 +63,10 @@ final class ScenarioText {
                 now);
     }
 
-    private static String moved(Moved moved, double unit, String format) {
-        double error = Double.isNaN(moved.error()) ? 0 : moved.error();
-        return String.format(Locale.ROOT, format, moved.change() / unit, error / unit);
+    /** With its error, where that is known. */
+    private static String moved(Moved moved, double unit, String change, String error) {
+        String moves = String.format(Locale.ROOT, change, moved.change() / unit);
+        return Double.isNaN(moved.error()) ? moves : moves + String.format(Locale.ROOT, error, moved.error() / unit);
     }
 
     private static String date(double instant) {

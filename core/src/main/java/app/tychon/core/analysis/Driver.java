@@ -23,7 +23,7 @@ public record Driver(
      * Means of the output where the input is in its lowest and in its highest tenth, less its mean over all; of a risk's
      * occurrence, where it did not strike and where it did.
      *
-     * @param error half-width of the 95 % interval of {@link #width}
+     * @param error half-width of the 95 % interval of {@link #width}; NaN, not known, where a risk struck once or spared once
      */
     public record Swing(double low, double high, double error) {
         /** Positive where more of the input makes more of the output. */

@@ -7,7 +7,6 @@ import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Variation;
-import app.tychon.core.statistics.Sample;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,11 +21,10 @@ import java.util.stream.Stream;
  * @param <K>        what the variation is known by
  * @param iterations futures it rests on
  * @param differing  share of them, 0 to 1, in which it makes a difference at all, but for the cost of actions
- * @param finish     the percentile of the finish with it, an instant in minutes
  * @param duration   working minutes of the project calendar
  * @param cost       money
  */
-public record Effect<K>(K key, int iterations, double differing, double finish, Moved duration, Moved cost) {
+public record Effect<K>(K key, int iterations, double differing, Moved duration, Moved cost) {
 
     /** Variations that are held at once; of more, the plan's own futures are simulated once more for each so many. */
     public static final int AT_ONCE = 400;
@@ -98,7 +96,6 @@ public record Effect<K>(K key, int iterations, double differing, double finish, 
                             key,
                             differences.iterations(),
                             differences.differing(key),
-                            Sample.of(its.finish()).percentile(level),
                             duration.moved(its.duration()),
                             cost.moved(its.cost()));
                 })

@@ -2,6 +2,7 @@ package app.tychon.core.analysis;
 
 import app.tychon.core.analysis.Driver.Swing;
 import app.tychon.core.statistics.Ranking;
+import app.tychon.core.uncertainty.BetaDistribution;
 
 /**
  * Means of an output over the iterations in which an input is in its lowest, or in its highest, tenth. Iterations of
@@ -10,6 +11,8 @@ import app.tychon.core.statistics.Ranking;
 final class Tenths {
     private static final double TENTH = 0.1;
     private static final double NORMAL_95 = 1.959964;
+    /** From so many values on, Student's t is the normal distribution to a few percent. */
+    private static final double MANY = 60;
 
     private final Ranking input;
     private final double[] output;
@@ -21,8 +24,12 @@ final class Tenths {
         places = Math.max(1, input.size() * TENTH);
     }
 
-    /** A mean, and the variance of that mean. */
-    private record Mean(double value, double variance) {}
+    /**
+     * A mean, and the variance of that mean, which is not known, NaN, of a single value.
+     *
+     * @param count values behind it, those of less weight counted for less
+     */
+    private record Mean(double value, double variance, double count) {}
 
     /** @param mean of the output over all iterations */
     static Swing swing(Ranking input, double[] output, double mean) {
@@ -41,8 +48,22 @@ final class Tenths {
     }
 
     private static Swing swing(Mean low, Mean high, double mean) {
-        return new Swing(
-                low.value() - mean, high.value() - mean, NORMAL_95 * Math.sqrt(low.variance() + high.variance()));
+        double deviation = Math.sqrt(low.variance() + high.variance());
+        return new Swing(low.value() - mean, high.value() - mean, quantile(low, high) * deviation);
+    }
+
+    /** Of Student's t for a difference of two means of unequal variance (Welch, Biometrika 34, 1947), both sides together 5 %. */
+    private static double quantile(Mean low, Mean high) {
+        double both = low.variance() + high.variance();
+        if (Math.min(low.count(), high.count()) >= MANY || !(both > 0)) {
+            return NORMAL_95;
+        }
+        double freedom = both
+                * both
+                / (low.variance() * low.variance() / (low.count() - 1)
+                        + high.variance() * high.variance() / (high.count() - 1));
+        double cut = BetaDistribution.of(freedom / 2, 0.5, 0, 1).inverse(0.05);
+        return Math.sqrt(freedom * (1 / cut - 1));
     }
 
     private Mean lowest() {
@@ -87,7 +108,8 @@ final class Tenths {
         Mean mean(double base) {
             double mean = sum / weight;
             double variance = Math.max(0, squares / weight - mean * mean);
-            return new Mean(base + mean, variance * weightSquares / (weight * weight));
+            double count = weight * weight / weightSquares;
+            return new Mean(base + mean, count > 1 ? variance / (count - 1) : Double.NaN, count);
         }
     }
 }

@@ -1,7 +1,6 @@
 package app.tychon.core.scenario;
 
 import app.tychon.core.scenario.TrackRecord.Fact;
-import app.tychon.core.uncertainty.BetaDistribution;
 import java.util.List;
 import java.util.function.Predicate;
 
@@ -19,8 +18,6 @@ import java.util.function.Predicate;
  */
 public record RangeTally(
         int count, int belowEnd, int under20, int to50, int to80, int beyond80, int beyond90, int beyondEnd) {
-    private static final double CERTAINTY = 0.95;
-
     public static RangeTally of(List<Fact> facts) {
         return new RangeTally(
                 facts.size(),
@@ -35,24 +32,6 @@ public record RangeTally(
 
     private static int count(List<Fact> facts, Predicate<Fact> which) {
         return (int) facts.stream().filter(which).count();
-    }
-
-    /** Between which shares, 0 to 1, the true one lies with 95 %. */
-    public record Interval(double low, double high) {}
-
-    /**
-     * What so few allow to be said of a share: the exact interval of a binomial proportion (Clopper, Pearson, Biometrika 26,
-     * 1934).
-     *
-     * @param of how many were so, of {@code count}
-     */
-    public static Interval interval(int of, int count) {
-        double tail = (1 - CERTAINTY) / 2;
-        return new Interval(
-                of == 0 ? 0 : BetaDistribution.of(of, count - of + 1.0, 0, 1).inverse(tail),
-                of == count
-                        ? 1
-                        : BetaDistribution.of(of + 1.0, count - of, 0, 1).inverse(1 - tail));
     }
 
     /**

@@ -8,9 +8,10 @@ import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Resource;
 import app.tychon.core.model.Shape;
-import app.tychon.core.scenario.RangeTally.Interval;
 import app.tychon.core.scenario.TrackRecord.Fact;
 import app.tychon.core.scenario.TrackRecord.Kind;
+import app.tychon.core.uncertainty.BinomialProportion;
+import app.tychon.core.uncertainty.BinomialProportion.Interval;
 import app.tychon.core.uncertainty.Distributions;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -81,9 +82,9 @@ class TrackRecordTest {
     /** Clopper and Pearson's own method gives these to four digits. */
     @Test
     void soFewAllowSoMuchToBeSaid() {
-        assertThat(RangeTally.interval(6, 14)).satisfies(near(0.1766, 0.7114));
-        assertThat(RangeTally.interval(0, 10)).satisfies(near(0, 0.3085));
-        assertThat(RangeTally.interval(10, 10)).satisfies(near(0.6915, 1));
+        assertThat(BinomialProportion.interval(6, 14)).satisfies(near(0.1766, 0.7114));
+        assertThat(BinomialProportion.interval(0, 10)).satisfies(near(0, 0.3085));
+        assertThat(BinomialProportion.interval(10, 10)).satisfies(near(0.6915, 1));
         assertThat(RangeTally.byChance(4, 10, 0.2)).isCloseTo(0.120874, within(1e-6));
         assertThat(RangeTally.byChance(0, 10, 0.2)).isCloseTo(1, within(1e-12));
         assertThat(RangeTally.byChance(10, 10, 0.2)).isCloseTo(Math.pow(0.2, 10), within(1e-15));
