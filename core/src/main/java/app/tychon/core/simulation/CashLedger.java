@@ -138,16 +138,20 @@ final class CashLedger {
             if (item.spent() != 0) {
                 postSpent(item, dates, due);
             }
+            postDue(item, item.spent(), dates, due);
+        }
+
+        /** Posts all but what is spent when the parts of an item fall due. */
+        private void postDue(CostItem item, double spent, LaneDates dates, DueLanes due) {
             due.fill(item, dates, count);
             due.weigh(item, worker.money.rates, count);
             for (int p = 0; p < item.parts().size(); p++) {
-                post(item, item.parts().get(p), due.from[p], due.to[p], due.share[p]);
+                post(item.parts().get(p), spent, due.from[p], due.to[p], due.share[p]);
             }
         }
 
-        private void post(CostItem item, Part part, double[] from, double[] to, double[] share) {
+        private void post(Part part, double spent, double[] from, double[] to, double[] share) {
             double[] total = worker.money.total;
-            double spent = item.spent();
             switch (part.when()) {
                 case START, DAY -> {
                     for (int k = 0; k < count; k++) {
@@ -188,6 +192,10 @@ final class CashLedger {
                 return;
             }
             LaneDates dates = new LaneDates(worker.lanes, worker.spans, count);
+            if (one.line().isPresent()) {
+                postDue(one.line().get(), 0, dates, worker.money.due);
+                return;
+            }
             double[] from = worker.money.due.from[0];
             double[] to = worker.money.due.to[0];
             dates.starts(one.place(), from);

@@ -1,24 +1,31 @@
 package app.tychon.core.simulation;
 
+import static app.tychon.core.Risks.threat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
+import app.tychon.core.model.Basis;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.CostTiming;
+import app.tychon.core.model.Impact.Draw;
+import app.tychon.core.model.Impact.Effect;
 import app.tychon.core.model.Instalment;
 import app.tychon.core.model.Instalment.End;
 import app.tychon.core.model.Plan;
+import app.tychon.core.model.RegisterEntry.Occurrence;
 import app.tychon.core.model.Resource;
 import app.tychon.core.model.Resource.Per;
 import app.tychon.core.model.Resource.RateFrom;
+import app.tychon.core.model.Risk;
 import app.tychon.core.model.Shape;
 import app.tychon.core.schedule.Network;
 import app.tychon.core.simulation.CashFlow.Period;
 import app.tychon.core.simulation.engine.CompiledPlan;
 import app.tychon.core.simulation.money.PlannedCost;
 import app.tychon.core.simulation.result.RunResult;
+import app.tychon.core.simulation.settings.Input;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
@@ -65,6 +72,53 @@ class PricesTest {
         double planned = 500 + 1000 * Math.pow(1.1, minutes(start, result.planFinish()) / YEAR);
         assertThat(result.cost().planned()).isCloseTo(planned, within(1e-6));
         assertThat(PlannedCost.of(plan.network())).isCloseTo(planned, within(1e-6));
+    }
+
+    /** What a risk adds to a line falls due with it, at the prices of then; what it adds to a row does not rise, nor does a fact. */
+    @Test
+    void whatARiskAddsToALineRisesWithItsPrices() {
+        Risk onRecord = threat("K3", 1).impact(Effect.ADD_COST, Draw.SHARED, new Shape.Fixed(1), Basis.MONEY, "C").risk();
+        CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
+                .task("A", 200, new Shape.Triangular(150, 200, 400))
+                .cost(CostLine.of("C", "Bell", "A", 1000)
+                        .withInstalments(List.of(
+                                Instalment.at(0.4, "A", End.START), Instalment.at(0.6, "A", End.FINISH)))
+                        .withCategory("Steel"))
+                .escalation("Steel", new Shape.Fixed(0.1))
+                .risk(threat("K1", 0.5)
+                        .impact(Effect.ADD_COST, Draw.SHARED, new Shape.Uniform(100, 300), Basis.MONEY, "C")
+                        .risk())
+                .risk(threat("K2", 1)
+                        .impact(Effect.ADD_COST, Draw.SHARED, new Shape.Fixed(70), Basis.MONEY, "A")
+                        .risk())
+                .risk(onRecord.withState(Risk.State.OCCURRED)
+                        .withEntry(onRecord.entry()
+                                .withOccurred(Optional.of(new Occurrence(LocalDate.of(2027, 3, 4), 0, 55)))))
+                .build());
+        RunResult result = run(plan);
+        Inputs inputs = Inputs.of(plan);
+        double[] sizes = inputs.all().stream()
+                .filter(input -> input.kind() == Input.Kind.IMPACT && input.id().equals("K1"))
+                .map(input -> inputs.sample(input, SETTINGS, 0, SETTINGS.iterations()))
+                .findFirst()
+                .orElseThrow();
+        int struck = 0;
+        double[][] months = CashFlow.of(plan, result, Period.MONTH).cumulative().amounts();
+        for (int i = 0; i < sizes.length; i++) {
+            double years = minutes(result.start()[i], result.finish()[i]) / YEAR;
+            double level = 0.4 + 0.6 * Math.pow(1.1, years);
+            double more = result.cost().risk()[i] - 70 - 55;
+            assertThat(more == 0 || Math.abs(more - sizes[i] * level) < 1e-6)
+                    .as("iteration %d: %s of %s", i, more, sizes[i])
+                    .isTrue();
+            struck += more > 0 ? 1 : 0;
+            double total = result.cost().totals()[i];
+            assertThat(months[months.length - 1][i]).isCloseTo(total, within(1e-6));
+            // At the start falls due what is due then of the line and of what is added to it.
+            double atStart = 400 + (more > 0 ? 0.4 * sizes[i] : 0);
+            assertThat(months[0][i]).isBetween(atStart, atStart + 70 + 55);
+        }
+        assertThat(struck).isEqualTo(500);
     }
 
     /** Spread evenly, the level of prices is its mean over the work. */

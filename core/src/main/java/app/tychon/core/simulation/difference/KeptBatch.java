@@ -30,7 +30,7 @@ final class KeptBatch implements Witness {
 
     final double[][] driven;
     final double[][] scaled;
-    /** By money that risks add. */
+    /** By money that risks add, before prices. */
     final double[][] added;
 
     Batch batch;
@@ -104,7 +104,7 @@ final class KeptBatch implements Witness {
 
     @Override
     public void added(int index, AddedCost one) {
-        keep(worker.money.total, added[index]);
+        keep(worker.money.added, added[index]);
     }
 
     private void keep(double[] row, double[] to) {

@@ -30,7 +30,7 @@ final class VariedMoney {
     private final double[][] factor;
     /** By how much prices rise in every lane of the batch. */
     private final double[][] rate;
-    /** By money that risks add. */
+    /** By money that risks add, before prices. */
     private final double[][] added;
 
     /** @param item working space of the thread */
@@ -77,10 +77,21 @@ final class VariedMoney {
         for (int i = 0; i < items.size(); i++) {
             add(i, items.get(i), at, count, ripple);
         }
-        for (double[] row : added) {
+        for (int i = 0; i < added.length; i++) {
+            addRisk(costs.added().get(i), added[i], at, count, ripple);
+        }
+    }
+
+    private void addRisk(AddedCost one, double[] row, int[] at, int count, Ripple ripple) {
+        if (one.followsDates()) {
+            CostModel.levels(one.line().get(), ripple, rates(at, count), count, item);
             for (int k = 0; k < count; k++) {
-                risk[k] += row[at[k]];
+                risk[k] += row[at[k]] * item.level[k];
             }
+            return;
+        }
+        for (int k = 0; k < count; k++) {
+            risk[k] += row[at[k]];
         }
     }
 

@@ -121,7 +121,7 @@ public final class CompiledPlan {
 
     private CostModel money() {
         return CostCompiler.compile(
-                network(), parts.money(), parts.variation(), amounts, List.copyOf(rates.values()), risks.money());
+                network(), parts.money(), parts.variation(), amounts, List.copyOf(rates.values()), risks);
     }
 
     /** The cost lines among the money, as planned. */

@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** Makes the money of a plan ready for one variation of it. */
@@ -27,7 +28,7 @@ public final class CostCompiler {
      * @param made    the money without uncertainty
      * @param amounts how uncertain the amount of each line is, by id
      * @param rates   by how much prices rise a year, in the order of {@link #rates}
-     * @param hits    what risks do to money
+     * @param risks   what risks do to money
      */
     public static CostModel compile(
             Network network,
@@ -35,20 +36,26 @@ public final class CostCompiler {
             Variation variation,
             Map<String, UncertainInput> amounts,
             List<UncertainInput> rates,
-            RiskModel.MoneyHits hits) {
+            RiskModel risks) {
         Map<String, Integer> owners = new TreeMap<>(made.owners());
         List<CostItem> items = made.items().stream()
                 .map(item -> item.withSampled(amounts.getOrDefault(item.id(), item.sampled()))
-                        .withScaled(hits.scaled().getOrDefault(item.id(), List.of())))
+                        .withScaled(risks.money().scaled().getOrDefault(item.id(), List.of())))
                 .toList();
         return new CostModel(
                 network,
                 items,
-                added(network, hits.added(), owners),
+                added(network, risks, items, owners),
                 rates,
                 owners,
                 sum(ResponseActions.decided(network.plan(), variation)),
                 sum(ResponseActions.tried(network.plan(), variation)));
+    }
+
+    private static Map<String, CostItem> byId(List<CostItem> items) {
+        Map<String, CostItem> byId = new HashMap<>();
+        items.forEach(item -> byId.put(item.id(), item));
+        return byId;
     }
 
     private static double sum(List<Action> actions) {
@@ -58,8 +65,7 @@ public final class CostCompiler {
     /** How uncertain what is still to be paid of each line is, by id. What is finished is certain. */
     public static Map<String, UncertainInput> amounts(Network network, List<CostItem> items, ShapeTables tables) {
         Estimates estimates = Estimates.of(network.plan());
-        Map<String, CostItem> byId = new HashMap<>();
-        items.forEach(item -> byId.put(item.id(), item));
+        Map<String, CostItem> byId = byId(items);
         Map<String, UncertainInput> amounts = new HashMap<>();
         for (CostLine line : network.plan().costs()) {
             boolean finished = network.isHistory(line.on());
@@ -94,13 +100,20 @@ public final class CostCompiler {
         return rates;
     }
 
-    private static List<AddedCost> added(Network network, Map<String, List<Hit>> hits, Map<String, Integer> owners) {
+    private static List<AddedCost> added(
+            Network network, RiskModel risks, List<CostItem> items, Map<String, Integer> owners) {
+        Map<String, CostItem> byId = byId(items);
         List<AddedCost> added = new ArrayList<>();
-        new TreeMap<>(hits).forEach((target, all) -> {
+        new TreeMap<>(risks.money().added()).forEach((target, all) -> {
             String on = network.branches().placeOf(target);
             int owner = owners.computeIfAbsent(on, o -> owners.size());
             Place place = Place.of(network, on);
-            all.forEach(hit -> added.add(new AddedCost(target, place, owner, hit)));
+            for (Hit hit : all) {
+                boolean isOnRecord =
+                        risks.events().get(hit.impact().event()).risk().isOnRecord();
+                Optional<CostItem> line = Optional.ofNullable(byId.get(target)).filter(item -> !isOnRecord);
+                added.add(new AddedCost(target, place, owner, hit, line));
+            }
         });
         return added;
     }

@@ -18,6 +18,9 @@ public final class CostLanes {
     public final double[] itemRisk = new double[Batch.WIDTH];
     public final double[] total = new double[Batch.WIDTH];
 
+    /** What a risk adds, at the prices of the plan's start. */
+    public final double[] added = new double[Batch.WIDTH];
+
     public final double[] amount = new double[Batch.WIDTH];
     public final double[] duration = new double[Batch.WIDTH];
     public final double[] factor = new double[Batch.WIDTH];

@@ -21,7 +21,7 @@ import java.util.Map;
  *
  * <p>Where prices change, with p their level at the planned dates as planned, p' there with the yearly rates of the future, and P
  * at the dates of the future, the parts are planned a g p; spread A g p' − a g p; time-driven (A g + A v (r − q)) P − A g p'; and
- * risk times P. What is spent of a line is certain, and a, A, r and q are of what is still to be paid and worked.
+ * risk times P, what it adds to the line included. What is spent of a line is certain, and a, A, r and q are of what is still to be paid and worked.
  */
 public final class CostModel {
     /** Is told of money item by item; how much it is in each lane stands in {@link CostLanes}. */
@@ -121,9 +121,21 @@ public final class CostModel {
         }
         for (int i = 0; i < added.size(); i++) {
             AddedCost one = added.get(i);
-            if (fill(one, batch, strikes, out.total)) {
+            if (fill(one, batch, strikes, out.added)) {
+                priceAdded(one, dates, count, out);
                 out.addRisk(one.owner(), count);
                 spending.added(i, one);
+            }
+        }
+    }
+
+    /** What the levels of prices make of what a risk adds. */
+    private static void priceAdded(AddedCost one, Dates dates, int count, CostLanes out) {
+        System.arraycopy(out.added, 0, out.total, 0, count);
+        if (one.followsDates()) {
+            levels(one.line().get(), dates, out.rates, count, out);
+            for (int k = 0; k < count; k++) {
+                out.total[k] *= out.level[k];
             }
         }
     }
@@ -200,7 +212,7 @@ public final class CostModel {
         return any;
     }
 
-    /** Fills what a risk adds; false where it did not strike. */
+    /** Fills what a risk adds, before prices; false where it did not strike. */
     public static boolean fill(AddedCost one, Batch batch, Strikes strikes, double[] out) {
         int event = one.hit().impact().event();
         if (!strikes.any(event)) {
