@@ -6,9 +6,7 @@ import app.tychon.core.calendar.WorkingTimes;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.ActivityKind;
 import app.tychon.core.model.Assignment;
-import app.tychon.core.model.CalendarDefinition;
 import app.tychon.core.model.CostLine;
-import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Estimates;
 import app.tychon.core.model.Grade;
 import app.tychon.core.model.Plan;
@@ -16,22 +14,45 @@ import app.tychon.core.uncertainty.Distribution;
 import app.tychon.core.uncertainty.EstimateSpread;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
- * Where what really happened fell in the ranges that the plan has for it: working time of finished activities, money of cost
+ * Where what really happened fell in the ranges that were given for it: working time of finished activities, money of cost
  * lines of which nothing is to go. If ranges are right, the chances spread evenly from 0 to 1 (the probability integral
  * transform; Dawid, "Statistical theory: the prequential approach", 1984).
  */
 public final class TrackRecord {
-    private TrackRecord() {}
+    private final Plan plan;
+    private final Map<String, WorkingTime> times = new HashMap<>();
+    private final Map<Plan, Given> given = new IdentityHashMap<>();
+
+    private TrackRecord(Plan plan) {
+        this.plan = plan;
+        plan.calendars()
+                .forEach(calendar -> times.put(
+                        calendar.id(),
+                        WorkingTimes.of(calendar, plan.project().start().toLocalDate())));
+    }
 
     /** What a range was given for. */
     public enum Kind {
         DURATION,
         COST
+    }
+
+    /** A plan in which ranges are looked up, by id. */
+    private record Given(Estimates estimates, Map<String, Activity> activities, Map<String, CostLine> lines) {
+        static Given of(Plan plan) {
+            Map<String, Activity> activities = new HashMap<>();
+            plan.activities().forEach(one -> activities.put(one.id(), one));
+            Map<String, CostLine> lines = new HashMap<>();
+            plan.costs().forEach(one -> lines.put(one.id(), one));
+            return new Given(Estimates.of(plan), activities, lines);
+        }
     }
 
     /**
@@ -64,77 +85,92 @@ public final class TrackRecord {
         }
     }
 
-    /** Everything that is over and had a range, in the order of the plan. */
+    /** Everything that is over and has a range, in the order of the plan, against the plan's own ranges. */
     public static List<Fact> of(Plan plan) {
+        return of(plan, id -> plan);
+    }
+
+    /**
+     * The same against ranges of the past, which nobody could fit to what happened.
+     *
+     * @param given by id of an activity or a cost line, the plan in which its range is looked up; one without it has no range
+     */
+    public static List<Fact> of(Plan plan, Function<String, Plan> given) {
+        TrackRecord record = new TrackRecord(plan);
         List<Fact> facts = new ArrayList<>();
-        Estimates estimates = Estimates.of(plan);
-        Map<String, WorkingTime> times = new HashMap<>();
-        plan.calendars()
-                .forEach(calendar -> times.put(
-                        calendar.id(),
-                        WorkingTimes.of(calendar, plan.project().start().toLocalDate())));
-        plan.activities().forEach(activity -> estimates
-                .of(activity)
-                .flatMap(estimate -> fact(plan, estimates, activity, estimate, times))
-                .ifPresent(facts::add));
-        plan.costs().forEach(line -> estimates
-                .of(line)
-                .flatMap(estimate -> fact(plan, estimates, line, estimate))
-                .ifPresent(facts::add));
+        plan.activities()
+                .forEach(activity ->
+                        record.fact(activity, given.apply(activity.id())).ifPresent(facts::add));
+        plan.costs().forEach(line -> record.fact(line, given.apply(line.id())).ifPresent(facts::add));
         return facts;
     }
 
-    private static Optional<Fact> fact(
-            Plan plan, Estimates estimates, Activity activity, Estimate estimate, Map<String, WorkingTime> times) {
-        CalendarDefinition calendar = plan.calendarOf(activity);
-        double planned = activity.duration().minutes(calendar);
+    private Optional<Fact> fact(Activity activity, Plan given) {
         if (activity.kind() != ActivityKind.TASK
                 || !activity.progress().isFinished()
-                || activity.progress().actualStart().isEmpty()
-                || planned <= 0) {
+                || activity.progress().actualStart().isEmpty()) {
             return Optional.empty();
         }
-        double start = Instants.of(activity.progress().actualStart().get());
-        double finish = Instants.of(activity.progress().actualFinish().orElseThrow());
-        WorkingTime time = times.get(calendar.id());
-        double worked = activity.duration().isElapsed() ? finish - start : time.work(finish) - time.work(start);
-        return Optional.of(fact(
-                Kind.DURATION,
-                activity.id(),
-                activity.name(),
-                EstimateSpread.of(activity, Optional.of(estimate), calendar),
-                worked / activity.minutesPerDay(calendar),
-                activity.estimate().isPresent()
-                        ? Optional.empty()
-                        : estimates.gradeOf(activity).map(Grade::id),
-                activity.wbs(),
-                plan.assignments().stream()
-                        .filter(one -> one.activity().equals(activity.id()))
-                        .map(Assignment::resource)
-                        .toList()));
+        Given then = given(given);
+        return Optional.ofNullable(then.activities().get(activity.id()))
+                .filter(one -> one.kind() == ActivityKind.TASK)
+                .filter(one -> one.duration().minutes(given.calendarOf(one)) > 0)
+                .flatMap(one -> then.estimates()
+                        .of(one)
+                        .map(estimate -> fact(
+                                Kind.DURATION,
+                                activity.id(),
+                                activity.name(),
+                                EstimateSpread.of(one, Optional.of(estimate), given.calendarOf(one)),
+                                worked(activity) / one.minutesPerDay(given.calendarOf(one)),
+                                one.estimate().isPresent()
+                                        ? Optional.empty()
+                                        : then.estimates().gradeOf(one).map(Grade::id),
+                                activity.wbs(),
+                                plan.assignments().stream()
+                                        .filter(its -> its.activity().equals(activity.id()))
+                                        .map(Assignment::resource)
+                                        .toList())));
     }
 
-    private static Optional<Fact> fact(Plan plan, Estimates estimates, CostLine line, Estimate estimate) {
+    /** Minutes from actual start to actual finish, in its own working time. */
+    private double worked(Activity activity) {
+        double start = Instants.of(activity.progress().actualStart().orElseThrow());
+        double finish = Instants.of(activity.progress().actualFinish().orElseThrow());
+        WorkingTime time = times.get(activity.calendar());
+        return activity.duration().isElapsed() ? finish - start : time.work(finish) - time.work(start);
+    }
+
+    private Optional<Fact> fact(CostLine line, Plan given) {
         boolean paid = line.spent().isPresent()
                 && line.toGo().filter(money -> money == 0).isPresent();
-        if (!paid || line.amount() <= 0) {
+        if (!paid) {
             return Optional.empty();
         }
-        return Optional.of(fact(
-                Kind.COST,
-                line.id(),
-                line.name(),
-                EstimateSpread.of(line, Optional.of(estimate)),
-                line.spent().get(),
-                line.estimate().isPresent()
-                        ? Optional.empty()
-                        : estimates.gradeOf(line).map(Grade::id),
-                plan.activities().stream()
-                        .filter(activity -> activity.id().equals(line.on()))
-                        .map(Activity::wbs)
-                        .findFirst()
-                        .orElse(line.on()),
-                List.of()));
+        Given then = given(given);
+        return Optional.ofNullable(then.lines().get(line.id()))
+                .filter(one -> one.amount() > 0)
+                .flatMap(one -> then.estimates()
+                        .of(one)
+                        .map(estimate -> fact(
+                                Kind.COST,
+                                line.id(),
+                                line.name(),
+                                EstimateSpread.of(one, Optional.of(estimate)),
+                                line.spent().orElseThrow(),
+                                one.estimate().isPresent()
+                                        ? Optional.empty()
+                                        : then.estimates().gradeOf(one).map(Grade::id),
+                                plan.activities().stream()
+                                        .filter(activity -> activity.id().equals(line.on()))
+                                        .map(Activity::wbs)
+                                        .findFirst()
+                                        .orElse(line.on()),
+                                List.of())));
+    }
+
+    private Given given(Plan plan) {
+        return given.computeIfAbsent(plan, Given::of);
     }
 
     private static Fact fact(

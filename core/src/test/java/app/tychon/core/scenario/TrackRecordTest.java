@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
+import app.tychon.core.model.Basis;
 import app.tychon.core.model.CostLine;
+import app.tychon.core.model.Estimate;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Resource;
 import app.tychon.core.model.Shape;
@@ -69,6 +71,27 @@ class TrackRecordTest {
         assertThat(facts)
                 .extracting(Fact::grade)
                 .containsExactly(Optional.empty(), Optional.of("B"), Optional.of("B"), Optional.of("B"));
+    }
+
+    /** What was narrowed, or widened, once the outcome was known says nothing of how good the range has been. */
+    @Test
+    void whatIsOverIsHeldAgainstTheRangeThatWasGivenForIt() {
+        Plan given = done();
+        Plan now = given.edit()
+                .activities(given.activities().stream()
+                        .map(one -> one.withEstimate(
+                                Optional.of(new Estimate(new Shape.Uniform(9, 13), Basis.DAYS))))
+                        .toList())
+                .grades(List.of())
+                .wbs(given.wbs().stream().map(one -> one.withGrade(Optional.empty())).toList())
+                .done();
+        assertThat(TrackRecord.of(now, id -> given)).isEqualTo(TrackRecord.of(given));
+        assertThat(TrackRecord.of(now)).extracting(Fact::id).containsExactly("A", "C", "D");
+        Plan before = given.withActivities(given.activities().subList(1, 5));
+        assertThat(TrackRecord.of(given, id -> before))
+                .as("what was not in the plan then had no range")
+                .extracting(Fact::id)
+                .containsExactly("C", "D", "K");
     }
 
     @Test

@@ -100,6 +100,18 @@ class ChangeLog {
                 .getResultList();
     }
 
+    /** Some edits up to a revision, the newest first. */
+    List<ChangeSetEntity> until(UUID project, long revision, int most) {
+        return entities.createQuery(
+                        "select c from ChangeSetEntity c where c.projectId = :project and c.revision <= :revision"
+                                + " order by c.revision desc",
+                        ChangeSetEntity.class)
+                .setParameter("project", project)
+                .setParameter("revision", revision)
+                .setMaxResults(most)
+                .getResultList();
+    }
+
     /** The last edits of a project that a filter lets through, newest first. */
     List<EditView> last(UUID project, String reader, HistoryFilter filter, int most) {
         return entities.createQuery(

@@ -9,6 +9,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.Optional;
@@ -89,6 +90,10 @@ public class ProjectEntity {
                 lagCalendar,
                 new Targets(Optional.ofNullable(targetFinish), Optional.ofNullable(targetCost), confidence),
                 draws);
+    }
+
+    public Instant createdAt() {
+        return createdAt.toInstant(ZoneOffset.UTC);
     }
 
     public Shelf shelf() {

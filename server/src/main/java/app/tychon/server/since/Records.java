@@ -30,10 +30,11 @@ final class Records {
     private final Estimates estimates;
     private final List<Fact> facts;
 
-    Records(Plan plan) {
+    /** @param given the plan in which a range is looked up, by id of an activity or a cost line */
+    Records(Plan plan, Function<String, Plan> given) {
         this.plan = plan;
         estimates = Estimates.of(plan);
-        facts = TrackRecord.of(plan);
+        facts = TrackRecord.of(plan, given);
     }
 
     RecordView view() {

@@ -64,16 +64,23 @@ class SinceController {
                 .toList();
     }
 
-    /** Where actual durations and amounts fell in the ranges given for them. */
+    /** Where actual durations and amounts fell in the ranges that were on record before the work began. */
     @GetMapping("/record")
     RecordView record(@PathVariable UUID id) {
-        return new Records(plans.find(id).plan()).view();
+        return records(id).view();
+    }
+
+    private Records records(UUID id) {
+        LoadedPlan now = plans.find(id);
+        GivenRanges given = new GivenRanges(now.plan());
+        edits.backwards(now, id, given);
+        return new Records(now.plan(), given.done()::of);
     }
 
     /** A grade made wider, as a scenario. */
     @MayEdit
     @PostMapping("/record/widen")
     EditResult widenGrade(Editor editor, @RequestBody @Valid WidenedGrade body) {
-        return edits.edit(editor, body);
+        return edits.edit(editor, body.by(records(editor.project())));
     }
 }

@@ -20,15 +20,17 @@ import java.util.List;
  * @param scenario id for the scenario
  * @param name     what it is called
  */
-record WidenedGrade(@NotBlank String grade, @NotBlank String scenario, @NotBlank String name) implements Edit {
-    @Override
-    public Outcome apply(Plan plan) {
+record WidenedGrade(@NotBlank String grade, @NotBlank String scenario, @NotBlank String name) {
+    Edit by(Records records) {
+        return plan -> apply(plan, records);
+    }
+
+    private Edit.Outcome apply(Plan plan, Records records) {
         Grade narrow = plan.grades().stream()
                 .filter(one -> one.id().equals(grade))
                 .findFirst()
                 .orElseThrow(() -> refused("there is no grade \"" + grade + "\""));
-        Shape wide = new Records(plan)
-                .wider(narrow)
+        Shape wide = records.wider(narrow)
                 .orElseThrow(() -> refused("the work done so far does not ask for a wider grade \"" + grade + "\""));
         Scenario blank = Scenario.of(scenario, name);
         Plan base = Switches.on(plan, blank);
@@ -38,7 +40,7 @@ record WidenedGrade(@NotBlank String grade, @NotBlank String scenario, @NotBlank
                 .toList());
         List<Scenario> scenarios = new ArrayList<>(plan.scenarios());
         scenarios.add(blank.withEdits(ScenarioPlan.edits(base, widened, List.of(), List.of())));
-        return new Outcome(plan.withScenarios(scenarios), "New scenario “" + name + "”");
+        return new Edit.Outcome(plan.withScenarios(scenarios), "New scenario “" + name + "”");
     }
 
     private static InvalidPlanException refused(String why) {

@@ -11,6 +11,8 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
@@ -92,14 +94,11 @@ class SinceTest extends RunningTest {
     void rangesAreHeldAgainstWhatReallyHappenedAndAGradeIsWidenedAsAScenario() throws Exception {
         assertThat(read(at("/record")).at("/all/count").asInt()).isZero();
         // Ten pieces of work of a grade, each a half longer than planned.
-        StringBuilder rows = new StringBuilder();
-        for (String id : List.of("S10", "E20", "L20", "M30", "S70", "L10", "S80", "M10")) {
-            rows.append(rows.isEmpty() ? "[" : ",")
-                    .append("{\"id\":\"%s\",\"estimate\":null,\"grade\":\"open\",".formatted(id))
-                    .append("\"actualStart\":\"2027-03-01T08:00\",\"actualFinish\":\"2027-03-30T17:00\"}");
-        }
+        accepted(patch(at("/rows")), ofTen("\"estimate\":null,\"grade\":\"open\""));
         accepted(patch(at("/settings")), "{\"dataDate\":\"2027-09-01\"}");
-        accepted(patch(at("/rows")), rows.append("]").toString());
+        accepted(
+                patch(at("/rows")),
+                ofTen("\"actualStart\":\"2027-03-01T08:00\",\"actualFinish\":\"2027-03-30T17:00\""));
         JsonNode record = read(at("/record"));
         assertThat(record.at("/all/count").asInt()).isEqualTo(8);
         int sum = 0;
@@ -116,6 +115,20 @@ class SinceTest extends RunningTest {
                 .isGreaterThan(wider.get("high").asDouble());
         assertThat(record.at("/facts/0/actual").asDouble()).isCloseTo(22, within(8.0));
 
+        // A range that is typed once the outcome is known changes nothing of that, nor does one typed with it.
+        JsonNode facts = record.get("facts");
+        accepted(
+                patch(at("/rows")),
+                ofTen("\"estimate\":{\"shape\":\"uniform\",\"low\":15,\"high\":30,\"basis\":\"days\"}"));
+        assertThat(read(at("/record")).get("facts")).isEqualTo(facts);
+        accepted(
+                patch(at("/rows")),
+                "[{\"id\":\"M40\",\"estimate\":{\"shape\":\"uniform\",\"low\":1,\"high\":900,\"basis\":\"days\"},"
+                        + "\"actualStart\":\"2027-03-01T08:00\",\"actualFinish\":\"2027-03-30T17:00\"}]");
+        assertThat(read(at("/record")).at("/facts").findValuesAsText("chance"))
+                .as("22 of 1 to 900 days would be the 2nd percentile")
+                .doesNotContain(String.valueOf(21 / 899.0));
+
         accepted(post(at("/record/widen")), "{\"grade\":\"open\",\"scenario\":\"V9\",\"name\":\"Wider\"}");
         JsonNode look = read(at("/scenarios/V9/takeover"));
         assertThat(look.get("changes").findValuesAsText("key")).containsExactly("open");
@@ -123,5 +136,12 @@ class SinceTest extends RunningTest {
                         .contentType(MediaType.APPLICATION_JSON)
                         .content("{\"grade\":\"none\",\"scenario\":\"V10\",\"name\":\"Wider still\"}"))
                 .andExpect(status().isUnprocessableEntity());
+    }
+
+    /** Ten pieces of work with something said of each. */
+    private static String ofTen(String said) {
+        return Stream.of("S10", "E20", "L20", "M30", "S70", "L10", "S80", "M10")
+                .map(id -> "{\"id\":\"" + id + "\"," + said + "}")
+                .collect(Collectors.joining(",", "[", "]"));
     }
 }
