@@ -1,19 +1,22 @@
 package app.tychon.exchange.calendar;
 
 import app.tychon.core.model.CalendarException;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.temporal.Temporal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.data.ParserException;
-import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.Component;
 import net.fortuna.ical4j.model.Period;
+import net.fortuna.ical4j.model.Property;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.DtStart;
 
@@ -23,6 +26,7 @@ public final class HolidayFile {
     public static final int LARGEST = 5_000_000;
 
     private static final int LONGEST_NAME = 500;
+    private static final Pattern WITHIN_A_DAY = Pattern.compile("FREQ=(SECOND|MINUTE|HOUR)LY", Pattern.CASE_INSENSITIVE);
 
     private HolidayFile() {}
 
@@ -39,10 +43,8 @@ public final class HolidayFile {
                     "The file has more than " + LARGEST / 1_000_000 + " MB; a calendar of holidays has far less.");
         }
         List<CalendarException> closures = new ArrayList<>();
-        for (Component component : parse(bytes).getComponents(Component.VEVENT)) {
-            if (component instanceof VEvent event) {
-                closures.addAll(closures(event, from, to));
-            }
+        for (EventText event : EventText.of(new String(bytes, StandardCharsets.UTF_8))) {
+            closures.addAll(closures(event.civil(), from, to));
         }
         if (closures.isEmpty()) {
             throw new UnreadableCalendarException("The file has no all-day event between " + from + " and " + to
@@ -52,40 +54,52 @@ public final class HolidayFile {
         return closures.stream().distinct().toList();
     }
 
-    private static Calendar parse(byte[] bytes) throws IOException, UnreadableCalendarException {
+    private static List<CalendarException> closures(EventText text, LocalDate from, LocalDate to)
+            throws UnreadableCalendarException {
+        String title = text.value("SUMMARY").orElse("");
+        String name = title.length() > LONGEST_NAME ? title.substring(0, LONGEST_NAME) : title;
         try {
-            return new CalendarBuilder().build(new ByteArrayInputStream(bytes));
-        } catch (ParserException | RuntimeException e) {
-            throw new UnreadableCalendarException("The file is no sound iCalendar file; its name should end in .ics.");
+            return closures(parse(text), from, to);
+        } catch (IOException | ParserException | RuntimeException e) {
+            // The library throws what its parts throw, whatever the event asks of them.
+            throw new UnreadableCalendarException("The event " + (name.isBlank() ? "" : "\"" + name + "\" ")
+                    + "at line " + text.line()
+                    + " cannot be read: look at when it begins, how long it lasts and how it is repeated.");
         }
     }
 
-    private static List<CalendarException> closures(VEvent event, LocalDate from, LocalDate to)
-            throws UnreadableCalendarException {
-        DtStart<Temporal> start = event.getDateTimeStart();
-        if (start == null || !(start.getDate() instanceof LocalDate)) {
+    private static Optional<VEvent> parse(EventText text) throws IOException, ParserException {
+        return new CalendarBuilder()
+                .build(new StringReader(text.asCalendar())).getComponents(Component.VEVENT).stream()
+                        .filter(VEvent.class::isInstance)
+                        .map(VEvent.class::cast)
+                        .findFirst();
+    }
+
+    private static List<CalendarException> closures(Optional<VEvent> found, LocalDate from, LocalDate to) {
+        Optional<DtStart<Temporal>> start = found.map(VEvent::getDateTimeStart);
+        if (start.isEmpty() || !(start.get().getDate() instanceof LocalDate)) {
             return List.of();
         }
-        String title =
-                event.getSummary() == null ? "" : event.getSummary().getValue().strip();
-        String name = title.length() > LONGEST_NAME ? title.substring(0, LONGEST_NAME) : title;
+        VEvent event = found.get();
+        refuseRepeatsWithinADay(event);
+        String shown = event.getSummary() == null ? "" : event.getSummary().getValue().strip();
+        String called = shown.length() > LONGEST_NAME ? shown.substring(0, LONGEST_NAME) : shown;
         List<CalendarException> closures = new ArrayList<>();
-        try {
-            for (Period<LocalDate> period :
-                    event.<LocalDate>calculateRecurrenceSet(new Period<>(from, to.plusDays(1)))) {
-                LocalDate first = period.getStart();
-                // The end of an all-day event is the morning after it.
-                LocalDate last =
-                        period.getEnd().isAfter(first) ? period.getEnd().minusDays(1) : first;
-                if (!last.isBefore(from) && !first.isAfter(to)) {
-                    closures.add(new CalendarException(first, last, name, List.of()));
-                }
+        for (Period<LocalDate> period : event.<LocalDate>calculateRecurrenceSet(new Period<>(from, to.plusDays(1)))) {
+            LocalDate first = period.getStart();
+            // The end of an all-day event is the morning after it.
+            LocalDate last = period.getEnd().isAfter(first) ? period.getEnd().minusDays(1) : first;
+            if (!last.isBefore(from) && !first.isAfter(to)) {
+                closures.add(new CalendarException(first, last, called, List.of()));
             }
-        } catch (RuntimeException e) {
-            // The library throws what its parts throw, whatever the event asks of them.
-            throw new UnreadableCalendarException("The event \"" + name
-                    + "\" begins on a day, but how long it lasts or how it" + " is repeated cannot be told in days.");
         }
         return closures;
+    }
+
+    private static void refuseRepeatsWithinADay(VEvent event) {
+        event.getProperty(Property.RRULE).map(Object::toString).filter(WITHIN_A_DAY.asPredicate()).ifPresent(rule -> {
+            throw new IllegalArgumentException(rule);
+        });
     }
 }
