@@ -1,6 +1,6 @@
 -- Pages that leave somebody a decision. What was issued is kept as it was read, with the run it rests on; it is read by links that
 -- can be withdrawn, of which only a digest is kept.
-CREATE TABLE brief (
+CREATE TABLE IF NOT EXISTS brief (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,
@@ -10,7 +10,7 @@ CREATE TABLE brief (
     CONSTRAINT brief_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE brief_issue (
+CREATE TABLE IF NOT EXISTS brief_issue (
     id         UUID         NOT NULL PRIMARY KEY,
     project_id UUID         NOT NULL,
     brief      VARCHAR(60)  NOT NULL COMMENT 'code of the brief it was made of',
@@ -25,7 +25,7 @@ CREATE TABLE brief_issue (
     CONSTRAINT brief_issue_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE brief_issue_data (
+CREATE TABLE IF NOT EXISTS brief_issue_data (
     issue_id UUID     NOT NULL PRIMARY KEY,
     page     LONGBLOB NOT NULL COMMENT 'as the application shows it: JSON, packed',
     html     LONGBLOB NOT NULL COMMENT 'as it is read by a link, packed',
@@ -34,7 +34,7 @@ CREATE TABLE brief_issue_data (
     CONSTRAINT brief_issue_data_issue FOREIGN KEY (issue_id) REFERENCES brief_issue (id) ON DELETE CASCADE
 );
 
-CREATE TABLE brief_link (
+CREATE TABLE IF NOT EXISTS brief_link (
     id           UUID        NOT NULL PRIMARY KEY,
     issue_id     UUID        NOT NULL,
     digest       BINARY(32)  NOT NULL,

@@ -1,5 +1,5 @@
 -- People, what they may do in a project, and how they come in. Keys and codes that open something are kept as digests.
-CREATE TABLE account (
+CREATE TABLE IF NOT EXISTS account (
     id            UUID         NOT NULL PRIMARY KEY,
     email         VARCHAR(254) NOT NULL COMMENT 'in small letters',
     name          VARCHAR(200) NOT NULL,
@@ -13,7 +13,7 @@ CREATE TABLE account (
     UNIQUE KEY account_email (email)
 );
 
-CREATE TABLE recovery_code (
+CREATE TABLE IF NOT EXISTS recovery_code (
     id         UUID        NOT NULL PRIMARY KEY,
     account_id UUID        NOT NULL,
     digest     BINARY(32)  NOT NULL,
@@ -22,7 +22,7 @@ CREATE TABLE recovery_code (
 );
 
 -- A link by which somebody sets a password: the first, or another after the old one was lost.
-CREATE TABLE account_link (
+CREATE TABLE IF NOT EXISTS account_link (
     id         UUID        NOT NULL PRIMARY KEY,
     account_id UUID        NOT NULL,
     digest     BINARY(32)  NOT NULL,
@@ -32,13 +32,13 @@ CREATE TABLE account_link (
 );
 
 -- Tries to come in that failed, by what was tried: an account or an address.
-CREATE TABLE failed_try (
+CREATE TABLE IF NOT EXISTS failed_try (
     tried   VARCHAR(300) NOT NULL PRIMARY KEY,
     times   INT          NOT NULL,
     last_at DATETIME(3)  NOT NULL
 );
 
-CREATE TABLE api_token (
+CREATE TABLE IF NOT EXISTS api_token (
     id         UUID         NOT NULL PRIMARY KEY,
     account_id UUID         NOT NULL,
     name       VARCHAR(100) NOT NULL,
@@ -53,7 +53,7 @@ CREATE TABLE api_token (
     CONSTRAINT api_token_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE membership (
+CREATE TABLE IF NOT EXISTS membership (
     id         UUID        NOT NULL PRIMARY KEY,
     project_id UUID        NOT NULL,
     account_id UUID        NOT NULL,
@@ -67,7 +67,7 @@ CREATE TABLE membership (
 );
 
 -- Sessions of browsers, in the tables that Spring Session reads.
-CREATE TABLE WEB_SESSION (
+CREATE TABLE IF NOT EXISTS WEB_SESSION (
     PRIMARY_ID            CHAR(36)     NOT NULL PRIMARY KEY,
     SESSION_ID            CHAR(36)     NOT NULL,
     CREATION_TIME         BIGINT       NOT NULL,
@@ -80,7 +80,7 @@ CREATE TABLE WEB_SESSION (
     KEY web_session_principal (PRINCIPAL_NAME)
 ) ROW_FORMAT = DYNAMIC;
 
-CREATE TABLE WEB_SESSION_ATTRIBUTES (
+CREATE TABLE IF NOT EXISTS WEB_SESSION_ATTRIBUTES (
     SESSION_PRIMARY_ID CHAR(36)     NOT NULL,
     ATTRIBUTE_NAME     VARCHAR(200) NOT NULL,
     ATTRIBUTE_BYTES    BLOB         NOT NULL,

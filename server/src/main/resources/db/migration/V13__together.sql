@@ -1,5 +1,5 @@
 -- What people say of anything in a project, what they are asked to confirm, and what waits for each.
-CREATE TABLE comment (
+CREATE TABLE IF NOT EXISTS comment (
     id          UUID         NOT NULL PRIMARY KEY,
     project_id  UUID         NOT NULL,
     section     VARCHAR(30)  NOT NULL COMMENT 'of what it is about: as the project file calls it, or runs',
@@ -17,7 +17,7 @@ CREATE TABLE comment (
     CONSTRAINT comment_answer FOREIGN KEY (answer_to) REFERENCES comment (id) ON DELETE CASCADE
 );
 
-CREATE TABLE confirmation (
+CREATE TABLE IF NOT EXISTS confirmation (
     id          UUID         NOT NULL PRIMARY KEY,
     project_id  UUID         NOT NULL,
     section     VARCHAR(30)  NOT NULL,
@@ -35,7 +35,7 @@ CREATE TABLE confirmation (
     CONSTRAINT confirmation_asker FOREIGN KEY (asked_by) REFERENCES account (id) ON DELETE SET NULL
 );
 
-CREATE TABLE notice (
+CREATE TABLE IF NOT EXISTS notice (
     id         UUID         NOT NULL PRIMARY KEY,
     account_id UUID         NOT NULL COMMENT 'for whom it waits',
     project_id UUID         NOT NULL,

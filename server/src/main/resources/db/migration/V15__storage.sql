@@ -1,9 +1,9 @@
 -- How much is kept of each run and issued brief, so that what a project takes can be told at once.
 ALTER TABLE run
-    ADD COLUMN bytes BIGINT NOT NULL DEFAULT 0;
+    ADD COLUMN IF NOT EXISTS bytes BIGINT NOT NULL DEFAULT 0;
 
 ALTER TABLE brief_issue
-    ADD COLUMN bytes BIGINT NOT NULL DEFAULT 0;
+    ADD COLUMN IF NOT EXISTS bytes BIGINT NOT NULL DEFAULT 0;
 
 UPDATE run r
 SET r.bytes = COALESCE((SELECT LENGTH(d.inputs) + COALESCE(LENGTH(d.results), 0) FROM run_data d WHERE d.run_id = r.id), 0)

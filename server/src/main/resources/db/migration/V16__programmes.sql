@@ -1,10 +1,10 @@
 -- Programmes: projects that are calculated together. A programme is a project of its own, whose plan is made of its members'.
 ALTER TABLE project
-    ADD COLUMN draws     VARCHAR(60) NOT NULL DEFAULT '' COMMENT 'stands before ids where random numbers are drawn by them',
-    ADD COLUMN programme BOOLEAN     NOT NULL DEFAULT FALSE;
+    ADD COLUMN IF NOT EXISTS draws     VARCHAR(60) NOT NULL DEFAULT '' COMMENT 'stands before ids where random numbers are drawn by them',
+    ADD COLUMN IF NOT EXISTS programme BOOLEAN     NOT NULL DEFAULT FALSE;
 
 -- What the plan of a programme says of each project in it.
-CREATE TABLE plan_part (
+CREATE TABLE IF NOT EXISTS plan_part (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,
@@ -14,7 +14,7 @@ CREATE TABLE plan_part (
     CONSTRAINT plan_part_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE programme_member (
+CREATE TABLE IF NOT EXISTS programme_member (
     id           UUID        NOT NULL PRIMARY KEY,
     programme_id UUID        NOT NULL,
     project_id   UUID        NOT NULL,
@@ -30,7 +30,7 @@ CREATE TABLE programme_member (
     CONSTRAINT programme_member_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE programme_tie (
+CREATE TABLE IF NOT EXISTS programme_tie (
     id           UUID        NOT NULL PRIMARY KEY,
     programme_id UUID        NOT NULL,
     code         VARCHAR(60) NOT NULL,
@@ -41,7 +41,7 @@ CREATE TABLE programme_tie (
 );
 
 -- Where each project was heading when that was worked out last, for the list of all.
-CREATE TABLE standing (
+CREATE TABLE IF NOT EXISTS standing (
     project_id UUID     NOT NULL PRIMARY KEY,
     revision   BIGINT   NOT NULL,
     told       LONGTEXT NOT NULL COMMENT 'JSON',

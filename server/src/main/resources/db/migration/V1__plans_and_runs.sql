@@ -1,5 +1,5 @@
 -- A project and its plan. Keys are time-ordered UUIDs; "code" is the user's own id of a thing.
-CREATE TABLE project (
+CREATE TABLE IF NOT EXISTS project (
     id             UUID         NOT NULL PRIMARY KEY,
     code           VARCHAR(60)  NOT NULL,
     name           VARCHAR(500) NOT NULL,
@@ -14,7 +14,7 @@ CREATE TABLE project (
     edited_at      DATETIME(3)  NOT NULL
 );
 
-CREATE TABLE calendar (
+CREATE TABLE IF NOT EXISTS calendar (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,
@@ -24,7 +24,7 @@ CREATE TABLE calendar (
     CONSTRAINT calendar_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE branch (
+CREATE TABLE IF NOT EXISTS branch (
     id          UUID         NOT NULL PRIMARY KEY,
     project_id  UUID         NOT NULL,
     parent_id   UUID         NULL,
@@ -37,7 +37,7 @@ CREATE TABLE branch (
     CONSTRAINT branch_parent FOREIGN KEY (parent_id) REFERENCES branch (id) ON DELETE CASCADE
 );
 
-CREATE TABLE activity (
+CREATE TABLE IF NOT EXISTS activity (
     id               UUID         NOT NULL PRIMARY KEY,
     project_id       UUID         NOT NULL,
     branch_id        UUID         NOT NULL,
@@ -57,7 +57,7 @@ CREATE TABLE activity (
     CONSTRAINT activity_calendar FOREIGN KEY (calendar_id) REFERENCES calendar (id)
 );
 
-CREATE TABLE link (
+CREATE TABLE IF NOT EXISTS link (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     from_id     UUID        NOT NULL,
@@ -71,7 +71,7 @@ CREATE TABLE link (
 );
 
 -- A cost line stands on an activity, on a branch, or, with neither, on the whole project.
-CREATE TABLE cost_line (
+CREATE TABLE IF NOT EXISTS cost_line (
     id           UUID         NOT NULL PRIMARY KEY,
     project_id   UUID         NOT NULL,
     activity_id  UUID         NULL,
@@ -90,7 +90,7 @@ CREATE TABLE cost_line (
 );
 
 -- A recorded run: settings, the inputs it was made from, and what came out.
-CREATE TABLE run (
+CREATE TABLE IF NOT EXISTS run (
     id          UUID         NOT NULL PRIMARY KEY,
     project_id  UUID         NOT NULL,
     number      INT          NOT NULL,
@@ -108,7 +108,7 @@ CREATE TABLE run (
     CONSTRAINT run_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE run_data (
+CREATE TABLE IF NOT EXISTS run_data (
     run_id   UUID     NOT NULL PRIMARY KEY,
     inputs   LONGBLOB NOT NULL COMMENT 'project file, gzip',
     results  LONGBLOB NULL COMMENT 'results, gzip',

@@ -1,23 +1,23 @@
 -- Everything else a plan can hold: progress, grades, correlations, resources and the risk register.
 -- What is only ever read and written as a whole is kept in the words of the project file.
 ALTER TABLE project
-    ADD COLUMN data_date DATETIME NULL AFTER start_at;
+    ADD COLUMN IF NOT EXISTS data_date DATETIME NULL AFTER start_at;
 
 ALTER TABLE branch
-    ADD COLUMN grade VARCHAR(60) NULL COMMENT 'code of a grade' AFTER name;
+    ADD COLUMN IF NOT EXISTS grade VARCHAR(60) NULL COMMENT 'code of a grade' AFTER name;
 
 ALTER TABLE activity
-    ADD COLUMN actual_start  DATETIME    NULL AFTER constraint_date,
-    ADD COLUMN actual_finish DATETIME    NULL AFTER actual_start,
-    ADD COLUMN remaining     VARCHAR(40) NULL AFTER actual_finish,
-    ADD COLUMN grade         VARCHAR(60) NULL COMMENT 'code of a grade' AFTER remaining,
-    ADD COLUMN combine_risks VARCHAR(20) NOT NULL DEFAULT 'ADD' AFTER estimate,
-    ADD COLUMN watch         BOOLEAN     NOT NULL DEFAULT FALSE AFTER combine_risks;
+    ADD COLUMN IF NOT EXISTS actual_start  DATETIME    NULL AFTER constraint_date,
+    ADD COLUMN IF NOT EXISTS actual_finish DATETIME    NULL AFTER actual_start,
+    ADD COLUMN IF NOT EXISTS remaining     VARCHAR(40) NULL AFTER actual_finish,
+    ADD COLUMN IF NOT EXISTS grade         VARCHAR(60) NULL COMMENT 'code of a grade' AFTER remaining,
+    ADD COLUMN IF NOT EXISTS combine_risks VARCHAR(20) NOT NULL DEFAULT 'ADD' AFTER estimate,
+    ADD COLUMN IF NOT EXISTS watch         BOOLEAN     NOT NULL DEFAULT FALSE AFTER combine_risks;
 
 ALTER TABLE cost_line
-    ADD COLUMN grade VARCHAR(60) NULL COMMENT 'code of a grade' AFTER timing;
+    ADD COLUMN IF NOT EXISTS grade VARCHAR(60) NULL COMMENT 'code of a grade' AFTER timing;
 
-CREATE TABLE grade (
+CREATE TABLE IF NOT EXISTS grade (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,
@@ -27,7 +27,7 @@ CREATE TABLE grade (
     CONSTRAINT grade_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE correlation (
+CREATE TABLE IF NOT EXISTS correlation (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,
@@ -37,7 +37,7 @@ CREATE TABLE correlation (
     CONSTRAINT correlation_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE resource (
+CREATE TABLE IF NOT EXISTS resource (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,
@@ -47,7 +47,7 @@ CREATE TABLE resource (
     CONSTRAINT resource_project FOREIGN KEY (project_id) REFERENCES project (id) ON DELETE CASCADE
 );
 
-CREATE TABLE assignment (
+CREATE TABLE IF NOT EXISTS assignment (
     id           UUID   NOT NULL PRIMARY KEY,
     project_id   UUID   NOT NULL,
     activity_id  UUID   NOT NULL,
@@ -60,7 +60,7 @@ CREATE TABLE assignment (
     CONSTRAINT assignment_resource FOREIGN KEY (resource_id) REFERENCES resource (id) ON DELETE CASCADE
 );
 
-CREATE TABLE risk (
+CREATE TABLE IF NOT EXISTS risk (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,

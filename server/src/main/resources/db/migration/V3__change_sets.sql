@@ -1,15 +1,15 @@
 
 ALTER TABLE activity
-    ADD COLUMN notes TEXT NULL AFTER watch;
+    ADD COLUMN IF NOT EXISTS notes TEXT NULL AFTER watch;
 
 -- A project that was put away is listed apart; one that was deleted can be brought back until it is swept out.
 ALTER TABLE project
-    ADD COLUMN planned_finish DATETIME NULL COMMENT 'without uncertainty',
-    ADD COLUMN archived_at DATETIME(3) NULL,
-    ADD COLUMN deleted_at DATETIME(3) NULL;
+    ADD COLUMN IF NOT EXISTS planned_finish DATETIME NULL COMMENT 'without uncertainty',
+    ADD COLUMN IF NOT EXISTS archived_at DATETIME(3) NULL,
+    ADD COLUMN IF NOT EXISTS deleted_at DATETIME(3) NULL;
 
 -- What somebody has looked at in the plan check and found to be no fault.
-CREATE TABLE acceptance (
+CREATE TABLE IF NOT EXISTS acceptance (
     id          UUID         NOT NULL PRIMARY KEY,
     project_id  UUID         NOT NULL,
     code        VARCHAR(140) NOT NULL COMMENT 'the check and what it is about',
@@ -20,7 +20,7 @@ CREATE TABLE acceptance (
 );
 
 -- Every edit: who, when, and each object before and after it.
-CREATE TABLE change_set (
+CREATE TABLE IF NOT EXISTS change_set (
     id          UUID         NOT NULL PRIMARY KEY,
     project_id  UUID         NOT NULL,
     revision    BIGINT       NOT NULL COMMENT 'of the project after it',

@@ -1,5 +1,5 @@
 -- What similar work really took, from which ranges were fitted.
-CREATE TABLE evidence (
+CREATE TABLE IF NOT EXISTS evidence (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,

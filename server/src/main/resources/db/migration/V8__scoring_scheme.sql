@@ -1,5 +1,5 @@
 -- How the risks of a project are scored; at most one a project. What registers say of risks stands in the words of the risk.
-CREATE TABLE scoring_scheme (
+CREATE TABLE IF NOT EXISTS scoring_scheme (
     id          UUID        NOT NULL PRIMARY KEY,
     project_id  UUID        NOT NULL,
     code        VARCHAR(60) NOT NULL,

@@ -3,6 +3,7 @@ package app.tychon.server;
 import app.tychon.server.database.OwnDatabase;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -51,6 +52,16 @@ public final class TestDatabase {
     /** The properties of an application that is not one under test by itself. */
     public static Map<String, Object> properties() {
         return properties(Usual.DATABASE);
+    }
+
+    /** Where the usual one listens, on this machine. */
+    public static int port() {
+        return URI.create(Usual.DATABASE.work().url().substring("jdbc:".length())).getPort();
+    }
+
+    /** The usual one through another port. */
+    public static String urlAt(int port) {
+        return Usual.DATABASE.work().url().replace(":" + port() + "/", ":" + port + "/");
     }
 
     private static void use(DynamicPropertyRegistry registry, OwnDatabase database) {

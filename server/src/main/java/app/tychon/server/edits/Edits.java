@@ -53,6 +53,7 @@ public class Edits {
     private final ApplicationEventPublisher events;
     private final ProjectTurns turns;
     private final People people;
+    private final UnsureEdits unsure;
 
     Edits(
             ProjectRepository projects,
@@ -60,7 +61,9 @@ public class Edits {
             ChangeLog log,
             ApplicationEventPublisher events,
             ProjectTurns turns,
-            People people) {
+            People people,
+            UnsureEdits unsure) {
+        this.unsure = unsure;
         this.projects = projects;
         this.turns = turns;
         this.plans = plans;
@@ -338,6 +341,7 @@ public class Edits {
 
     private void store(ProjectEntity project, LoadedPlan before, LoadedPlan after, boolean followed) {
         boolean simulated = !before.isSameWork(after.plan());
+        unsure.watch(project.id());
         plans.change(project, before, after);
         project.changed(simulated);
         events.publishEvent(new PlanChanged(project.id(), after, simulated, followed));

@@ -3,6 +3,7 @@ package app.tychon.server.events;
 import app.tychon.server.fellows.Fellows;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanChangedElsewhere;
+import app.tychon.server.plan.PlanLookedUp;
 import app.tychon.server.problems.BusyException;
 import app.tychon.server.rights.RightsChanged;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -23,6 +24,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.LongSupplier;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -122,6 +124,11 @@ public class ProjectEvents {
     @TransactionalEventListener
     void planChanged(PlanChanged change) {
         publish(change.project(), PLAN, Map.of("revision", change.plan().revision(), "simulated", change.simulated()));
+    }
+
+    @EventListener
+    void planLookedUp(PlanLookedUp found) {
+        publish(found.project(), PLAN, Map.of("revision", found.revision(), "simulated", true));
     }
 
     /** How many windows of the same account listen, but for the one that it follows. */

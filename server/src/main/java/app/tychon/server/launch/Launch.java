@@ -2,6 +2,7 @@ package app.tychon.server.launch;
 
 import app.tychon.machines.Crew;
 import app.tychon.server.TychonApplication;
+import app.tychon.server.database.Connections;
 import app.tychon.server.database.DatabaseAddress;
 import app.tychon.server.database.OwnDatabase;
 import app.tychon.server.database.PrivateFile;
@@ -87,6 +88,7 @@ public final class Launch {
 
     /** The server as the settings want it; it also tells commands of this machine where it is, as long as it runs. */
     static ConfigurableApplicationContext start(Settings settings) {
+        Connections.askEachTime();
         int port = Ports.forHttp(settings.port());
         Databases database =
                 settings.databaseUrl().map(url -> outside(url, settings)).orElseGet(() -> own(settings));

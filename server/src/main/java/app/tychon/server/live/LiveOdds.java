@@ -8,6 +8,7 @@ import app.tychon.server.memory.Recent;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanChanged;
 import app.tychon.server.plan.PlanChangedElsewhere;
+import app.tychon.server.plan.PlanLookedUp;
 import app.tychon.server.plan.PlanStore;
 import app.tychon.server.pool.EnginePool;
 import app.tychon.server.pool.Urgency;
@@ -156,6 +157,13 @@ public class LiveOdds {
         }
         if (change.simulated() || !tellAgain(change.project(), change.plan().revision())) {
             begin(change.project(), change.plan());
+        }
+    }
+
+    @EventListener
+    void planLookedUp(PlanLookedUp found) {
+        if (wanted.containsKey(found.project())) {
+            begin(found.project(), plans.find(found.project()));
         }
     }
 

@@ -16,6 +16,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Plans in and out of the database. The last revision of each plan in use is kept warm in memory. */
 @Service
@@ -41,7 +42,17 @@ public class PlanStore {
         long revision =
                 projects.findRevision(project).orElseThrow(() -> new NotFoundException("There is no such project."));
         LoadedPlan known = warm.get(project);
-        return known != null && known.revision() == revision ? known : keepWarm(project, load(project));
+        if (known != null && known.revision() == revision) {
+            return known;
+        }
+        LoadedPlan loaded = load(project);
+        return mayBeTakenBack() ? loaded : keepWarm(project, loaded);
+    }
+
+    /** Within a transaction that changes something: what is read in it may never be kept, and another plan get its revision. */
+    private static boolean mayBeTakenBack() {
+        return TransactionSynchronizationManager.isActualTransactionActive()
+                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
     }
 
     @TransactionalEventListener

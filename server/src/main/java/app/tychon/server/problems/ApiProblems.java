@@ -21,12 +21,14 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.ServletWebRequest;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
@@ -37,9 +39,18 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 class ApiProblems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ApiProblems.class);
 
+    private final Commits commits;
+
+    ApiProblems(Commits commits) {
+        this.commits = commits;
+    }
+
     /** What went wrong that nobody foresaw: its sentence names the request, by which the log tells of it. */
     @ExceptionHandler
-    ProblemDetail unforeseen(RuntimeException e) {
+    ProblemDetail unforeseen(RuntimeException e, HttpServletRequest request) {
+        if (LostConnection.isBehind(e)) {
+            return outcomeUnknown(e, request);
+        }
         LOG.error("A request failed", e);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
@@ -95,7 +106,10 @@ class ApiProblems extends ResponseEntityExceptionHandler {
 
     /** No transaction was begun, or it was given up before its commit. */
     @ExceptionHandler({CannotCreateTransactionException.class, PessimisticLockingFailureException.class})
-    ProblemDetail databaseNotReached(Exception e) {
+    ProblemDetail databaseNotReached(Exception e, HttpServletRequest request) {
+        if (commits.any()) {
+            return outcomeUnknown(e, request);
+        }
         LOG.error("The database does not answer", e);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.SERVICE_UNAVAILABLE,
@@ -169,6 +183,17 @@ class ApiProblems extends ResponseEntityExceptionHandler {
                         List.of(new Problem(pointer(mapping), "is not of the kind that belongs here")))
                 : ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "The request is not sound JSON.");
         return handleExceptionInternal(e, detail, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    /** The session is kept when the answer begins, so the database may go away there, too. */
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotWritable(
+            HttpMessageNotWritableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        if (!LostConnection.isBehind(e) || !(request instanceof ServletWebRequest web)) {
+            return super.handleHttpMessageNotWritable(e, headers, status, request);
+        }
+        ProblemDetail detail = outcomeUnknown(e, web.getRequest());
+        return handleExceptionInternal(e, detail, headers, HttpStatus.SERVICE_UNAVAILABLE, request);
     }
 
     @Override

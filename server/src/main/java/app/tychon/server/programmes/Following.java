@@ -2,14 +2,17 @@ package app.tychon.server.programmes;
 
 import app.tychon.core.model.InvalidPlanException;
 import app.tychon.server.plan.PlanChanged;
+import app.tychon.server.plan.PlanLookedUp;
+import app.tychon.server.problems.LostConnection;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -22,6 +25,8 @@ import org.springframework.transaction.event.TransactionalEventListener;
 class Following {
     private static final Logger LOG = LoggerFactory.getLogger(Following.class);
 
+    private static final long PAUSE_MILLIS = 1000;
+
     private final Programmes programmes;
     private final ProgrammeRecords records;
     private final Set<UUID> waiting = ConcurrentHashMap.newKeySet();
@@ -30,7 +35,7 @@ class Following {
 
     private final Map<UUID, List<Assembled.Idle>> idle = new ConcurrentHashMap<>();
 
-    private final ExecutorService following = Executors.newSingleThreadExecutor(task -> {
+    private final ScheduledExecutorService following = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "programmes-follow");
         thread.setDaemon(true);
         return thread;
@@ -54,6 +59,11 @@ class Following {
         }
     }
 
+    @EventListener
+    void planLookedUp(PlanLookedUp found) {
+        records.programmesOf(found.project()).forEach(this::begin);
+    }
+
     private void begin(UUID programme) {
         if (waiting.add(programme)) {
             following.execute(() -> follow(programme));
@@ -69,7 +79,10 @@ class Following {
         } catch (InvalidPlanException e) {
             stuck.put(programme, e.problems().get(0).message());
         } catch (RuntimeException e) {
-            LOG.warn("The programme {} could not follow its projects; it will after the next edit", programme, e);
+            LOG.warn("The programme {} could not follow its projects yet", programme, e);
+            if (LostConnection.isBehind(e) && !following.isShutdown()) {
+                following.schedule(() -> begin(programme), PAUSE_MILLIS, TimeUnit.MILLISECONDS);
+            }
         }
     }
 

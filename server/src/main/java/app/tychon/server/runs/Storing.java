@@ -1,14 +1,10 @@
 package app.tychon.server.runs;
 
+import app.tychon.server.problems.LostConnection;
 import java.time.Duration;
 import java.util.function.BooleanSupplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessException;
-import org.springframework.dao.DataAccessResourceFailureException;
-import org.springframework.dao.RecoverableDataAccessException;
-import org.springframework.dao.TransientDataAccessException;
-import org.springframework.transaction.TransactionException;
 
 /** Stores what was simulated; while the database does not answer, it waits in memory and is tried again. */
 final class Storing {
@@ -33,22 +29,14 @@ final class Storing {
             try {
                 transaction.run();
                 return;
-            } catch (DataAccessException | TransactionException e) {
-                if (left <= 1 || closing.getAsBoolean() || !mayPass(e)) {
+            } catch (RuntimeException e) {
+                if (left <= 1 || closing.getAsBoolean() || !LostConnection.isBehind(e)) {
                     throw e;
                 }
                 LOG.warn("The database does not answer; a run waits to be stored: {}", e.getMessage());
                 breathe();
             }
         }
-    }
-
-    /** Whether it is the database that does not answer, and not the data that it does not take. */
-    private static boolean mayPass(RuntimeException e) {
-        return e instanceof TransactionException
-                || e instanceof TransientDataAccessException
-                || e instanceof RecoverableDataAccessException
-                || e instanceof DataAccessResourceFailureException;
     }
 
     private void breathe() {

@@ -1,18 +1,17 @@
 package app.tychon.server.web;
 
+import app.tychon.server.problems.LostConnection;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.beans.factory.annotation.Qualifier;
-import org.springframework.core.NestedRuntimeException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.HandlerExceptionResolver;
 
@@ -34,15 +33,15 @@ class DatabaseGone extends OncePerRequestFilter {
             throws ServletException, IOException {
         try {
             chain.doFilter(request, response);
-        } catch (DataAccessException | TransactionException e) {
+        } catch (RuntimeException | ServletException e) {
+            if (response.isCommitted() || !(e instanceof DataAccessException || LostConnection.isBehind(e))) {
+                throw e;
+            }
             tell(request, response, e);
         }
     }
 
-    private void tell(HttpServletRequest request, HttpServletResponse response, NestedRuntimeException e) {
-        if (response.isCommitted()) {
-            throw e;
-        }
+    private void tell(HttpServletRequest request, HttpServletResponse response, Exception e) {
         response.resetBuffer();
         faults.resolveException(
                 request, response, null, new DataAccessResourceFailureException("outside of any handler", e));

@@ -1,6 +1,7 @@
 package app.tychon.server.problems;
 
 import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.is;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -8,10 +9,20 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import com.fasterxml.jackson.databind.JsonMappingException;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.sql.SQLException;
+import java.sql.SQLNonTransientConnectionException;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.http.converter.json.MappingJackson2HttpMessageConverter;
+import org.springframework.orm.jpa.JpaSystemException;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.transaction.CannotCreateTransactionException;
@@ -43,7 +54,7 @@ class ApiProblemsTest {
     private final Failing failing = new Failing();
     private final MockMvc http = MockMvcBuilders.standaloneSetup(failing)
             .setMessageConverters(new MappingJackson2HttpMessageConverter())
-            .setControllerAdvice(new ApiProblems())
+            .setControllerAdvice(new ApiProblems(new Commits()))
             .build();
 
     @Test
@@ -53,6 +64,27 @@ class ApiProblemsTest {
                 .andExpect(status().isServiceUnavailable())
                 .andExpect(jsonPath("$.detail", containsString("The database does not answer. Try again")))
                 .andExpect(content().string(not(containsString("secret-host"))));
+    }
+
+    /** Wherever it shows: wrapped by whoever noticed, or when the session is kept as the answer is written. */
+    @ParameterizedTest
+    @MethodSource
+    void aConnectionThatIsLostIsSaidSoWhateverItIsWrappedIn(RuntimeException how) throws Exception {
+        failing.how = how;
+        http.perform(post(THING))
+                .andExpect(status().isServiceUnavailable())
+                .andExpect(jsonPath("$.outcome", is("unknown")));
+    }
+
+    static Stream<RuntimeException> aConnectionThatIsLostIsSaidSoWhateverItIsWrappedIn() {
+        SQLException lost = new SQLNonTransientConnectionException("socket closed", "08000");
+        return Stream.of(
+                new IllegalStateException("while something else was done", lost),
+                new JpaSystemException(new IllegalStateException("rollback", new SQLException("closed", "08003"))),
+                new UncheckedIOException(new IOException(lost)),
+                new HttpMessageNotWritableException(
+                        "not written",
+                        new JsonMappingException(null, "not written", new CannotCreateTransactionException("no", lost))));
     }
 
     @Test
