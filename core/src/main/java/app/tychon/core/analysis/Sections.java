@@ -4,16 +4,15 @@ import app.tychon.core.analysis.Effect.Moved;
 import app.tychon.core.statistics.Sample;
 import app.tychon.core.uncertainty.BinomialProportion;
 import java.util.Arrays;
-import java.util.stream.IntStream;
 
 /**
  * How far a percentile moves between two samples of the same futures, and how well that is known. The futures are cut into
  * ten sections of equal size, each of which gives the change on its own; their spread, by Student's t, is the interval of
  * the change (sectioning; Asmussen, Glynn, "Stochastic Simulation", 2007, III.5).
  *
- * <p>Where the percentile moves in few sections or in none, their spread says nothing. If at most a share s of all futures
- * differ, a percentile of level p moves no farther than to the levels p − s and p + s. That is the error then, with the share
- * of those that differ in the sample at its upper 95 % bound: three in n where none does.
+ * <p>Where the percentile moves in few sections or in none, their spread says nothing. If no more than a share s of all futures
+ * pass the percentile of level p, either way, it lies between the levels p − s and p + s of the other sample. That is the error
+ * then, with the share of those that pass it in the sample at its upper 95 % bound: three in n where none does.
  */
 public final class Sections {
     private static final int COUNT = 10;
@@ -27,7 +26,6 @@ public final class Sections {
 
     private final double level;
     private final double[] own;
-    private final Sample sample;
     private final double whole;
     private final double[] parts;
     private final int size;
@@ -37,8 +35,7 @@ public final class Sections {
         this.level = level;
         this.own = own;
         size = own.length / COUNT;
-        sample = Sample.of(own);
-        whole = sample.percentile(level);
+        whole = Sample.of(own).percentile(level);
         parts = percentiles(own);
     }
 
@@ -76,14 +73,19 @@ public final class Sections {
         return new Moved(value, value - whole, error);
     }
 
-    /** How far the percentile can move if no more futures differ than the sample allows. */
+    /** How far the percentile can lie from where it was if no more futures pass it than the sample allows. */
     private double farthest(double[] values) {
-        int differing = (int) IntStream.range(0, own.length)
-                .filter(i -> values[i] != own[i])
-                .count();
-        double share = BinomialProportion.upper(differing, own.length);
-        double up = sample.percentile(Math.min(1, level + share)) - whole;
-        double down = whole - sample.percentile(Math.max(0, level - share));
+        int later = 0;
+        int earlier = 0;
+        for (int i = 0; i < own.length; i++) {
+            later += own[i] <= whole && values[i] > whole ? 1 : 0;
+            earlier += own[i] > whole && values[i] <= whole ? 1 : 0;
+        }
+        double share = BinomialProportion.upper(Math.max(later, earlier), own.length);
+        Sample other = Sample.of(values);
+        double there = other.percentile(level);
+        double up = other.percentile(Math.min(1, level + share)) - there;
+        double down = there - other.percentile(Math.max(0, level - share));
         return Math.max(up, down);
     }
 }

@@ -70,8 +70,12 @@ class RiskEffects implements ResponseWorths {
         if (view != null && view.revision() == plan.revision()) {
             return view;
         }
-        EffectsView none = RiskQuestions.view(plan, State.WORKING, TOTAL, List.of());
+        boolean isEmpty = RiskQuestions.of(plan.plan()).isEmpty();
+        EffectsView none = RiskQuestions.view(plan, isEmpty ? State.DONE : State.WORKING, TOTAL, List.of());
         known.put(project, none);
+        if (isEmpty) {
+            return none;
+        }
         begin(project, plan);
         return none;
     }

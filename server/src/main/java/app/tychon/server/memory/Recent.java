@@ -38,15 +38,29 @@ public final class Recent<K, V> extends LinkedHashMap<K, V> {
         return (long) (share * Runtime.getRuntime().maxMemory());
     }
 
+    /** What comes in another way than by {@link #put}, as by {@code computeIfAbsent}, makes room too. */
+    @Override
+    protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+        makeRoom();
+        return false;
+    }
+
     @Override
     public V put(K key, V value) {
         V before = super.put(key, value);
-        long all = values().stream().mapToLong(bytes).sum();
+        // What took the place of something may weigh more.
+        makeRoom();
+        return before;
+    }
+
+    private void makeRoom() {
+        long all = mostBytes == Long.MAX_VALUE
+                ? 0
+                : values().stream().mapToLong(bytes).sum();
         Iterator<Map.Entry<K, V>> eldestFirst = entrySet().iterator();
         while (size() > 1 && (size() > most || all > mostBytes)) {
             all -= bytes.applyAsLong(eldestFirst.next().getValue());
             eldestFirst.remove();
         }
-        return before;
     }
 }

@@ -8,6 +8,7 @@ import jakarta.persistence.LockModeType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +21,7 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.authentication.session.SessionAuthenticationStrategy;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.session.security.web.authentication.SpringSessionRememberMeServices;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -27,6 +29,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class SignIn {
     private static final int LONGEST_NAME = 200;
+    /** How long the browser of somebody alone on their machine stays in, from when it was used last. */
+    private static final Duration ALONE = Duration.ofDays(30);
 
     private final People people;
     private final PasswordRules passwords;
@@ -122,6 +126,11 @@ public class SignIn {
     public void open(Who who, HttpServletRequest request, HttpServletResponse response) {
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(who, null, List.of()));
+        if (who.kind() == Who.Kind.ALONE) {
+            // The way back is an address in a terminal that may be long closed, so the browser keeps its session.
+            request.setAttribute(SpringSessionRememberMeServices.REMEMBER_ME_LOGIN_ATTR, true);
+            request.getSession().setMaxInactiveInterval((int) ALONE.toSeconds());
+        }
         strategy.onAuthentication(context.getAuthentication(), request, response);
         request.getSession().setAttribute(BrowserSessions.SIGNED_IN_AT, Instant.now());
         request.getSession().setAttribute(BrowserSessions.BROWSER, cut(request.getHeader(HttpHeaders.USER_AGENT)));

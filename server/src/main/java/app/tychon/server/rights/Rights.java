@@ -27,6 +27,10 @@ public class Rights {
     private static final int MOST_OWNED = 500;
     private static final Pattern KEY = Pattern.compile("[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}");
 
+    private static final String NO_PROJECT = "There is no such project.";
+    private static final String NO_RUN = "There is no such run.";
+    private static final UUID NOBODYS = new UUID(0, 0);
+
     private final Memberships memberships;
     private final ObjectProvider<ProjectOfRun> runs;
 
@@ -50,8 +54,10 @@ public class Rights {
             return true;
         }
         ServletRequestAttributes request = (ServletRequestAttributes) RequestContextHolder.currentRequestAttributes();
-        namedBeside(request).forEach(project -> may(who, project, Act.READ));
-        return may(who, asked(request), act);
+        namedBeside(request).forEach(project -> may(who, project, Act.READ, NO_RUN));
+        return path(request).containsKey("id")
+                ? may(who, key(path(request).get("id"), NO_PROJECT), act, NO_PROJECT)
+                : may(who, projectOfRun(request), act, NO_RUN);
     }
 
     /**
@@ -62,7 +68,7 @@ public class Rights {
     public void demand(UUID project, Act act) {
         Who who = Who.now().orElse(Who.ALONE);
         if (who.kind() == Who.Kind.PERSON) {
-            may(who, project, act);
+            may(who, project, act, NO_PROJECT);
         }
     }
 
@@ -84,11 +90,12 @@ public class Rights {
                 .flatMap(text -> runs.getObject().of(UUID.fromString(text)).stream());
     }
 
-    private boolean may(Who who, UUID project, Act act) {
+    /** @param none what is said where there is nothing, and where there is something that whoever asks may not know of */
+    private boolean may(Who who, UUID project, Act act, String none) {
         boolean others = who.project() != null && !who.project().equals(project);
         Role role = others ? null : roleOf(who, project).orElse(null);
         if (role == null) {
-            throw new NotFoundException("There is no such project.");
+            throw new NotFoundException(none);
         }
         if (who.scope() == Who.Scope.READING && act != Act.READ && act != Act.GLANCE) {
             throw new AccessDeniedException("This token is for reading only. Nothing was changed.");
@@ -150,14 +157,14 @@ public class Rights {
         });
     }
 
-    private UUID asked(ServletRequestAttributes request) {
-        Map<?, ?> path = (Map<?, ?>)
+    private static Map<?, ?> path(ServletRequestAttributes request) {
+        return (Map<?, ?>)
                 request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
-        if (path.containsKey("id")) {
-            return key(path.get("id"), "There is no such project.");
-        }
-        String none = "There is no such run.";
-        return runs.getObject().of(key(path.get("run"), none)).orElseThrow(() -> new NotFoundException(none));
+    }
+
+    /** The project of the run of the address; one that nobody has where there is none, so that both take as long to tell. */
+    private UUID projectOfRun(ServletRequestAttributes request) {
+        return runs.getObject().of(key(path(request).get("run"), NO_RUN)).orElse(NOBODYS);
     }
 
     private static UUID key(Object text, String none) {

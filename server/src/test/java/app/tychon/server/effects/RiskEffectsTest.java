@@ -123,11 +123,20 @@ class RiskEffectsTest {
     void aNewerPlanIsWorkedOutWhenSomebodyAsks() {
         effects.now(PROJECT);
         told(1);
-        effects.planChanged(new PlanChanged(PROJECT, stands(2, demo.withRisks(List.of())), true, false));
+        effects.planChanged(new PlanChanged(PROJECT, stands(2, demo.withRisks(demo.risks().subList(0, 2))), true, false));
         EffectsView asked = effects.now(PROJECT);
         assertThat(asked.revision()).isEqualTo(2);
         List<EffectsView> told = told(2);
-        assertThat(told.get(told.size() - 1).rows()).isEmpty();
-        assertThat(told.get(told.size() - 1).all()).isNull();
+        assertThat(told.get(told.size() - 1).rows()).hasSize(2);
+    }
+
+    /** There is nothing to wait for. */
+    @Test
+    void anEmptyRegisterIsDoneAtOnce() {
+        stands(1, demo.withRisks(List.of()));
+        EffectsView none = effects.now(PROJECT);
+        assertThat(none.state()).isEqualTo(EffectsView.State.DONE);
+        assertThat(none.rows()).isEmpty();
+        assertThat(none.all()).isNull();
     }
 }

@@ -11,6 +11,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
@@ -112,6 +113,32 @@ class MembersTest extends PeopledTest {
         as(ADMINISTRATOR, get(project))
                 .andExpect(status().isNotFound())
                 .andExpect(jsonPath("$.detail").value("There is no such project."));
+    }
+
+    /** What may not be known of is answered as what is not there, in the same words. */
+    @Test
+    void aRunOfAnotherProjectIsAnsweredAsOneThatIsNotThere() throws Exception {
+        String run = answer(as(
+                                OWNER,
+                                post(project + "/runs")
+                                        .contentType(MediaType.APPLICATION_JSON)
+                                        .content("{\"iterations\":500}"))
+                        .andExpect(status().isAccepted()))
+                .get("id")
+                .asText();
+        String nowhere = "01a20000-0000-7000-8000-000000000000";
+        for (String path : List.of("", "/dates", "/drivers", "/costs/flow", "/iterations.csv")) {
+            String there = told("/api/runs/" + run + path).replace(run, nowhere);
+            assertThat(there).isEqualTo(told("/api/runs/" + nowhere + path)).contains("There is no such run.");
+        }
+    }
+
+    private String told(String address) throws Exception {
+        return as(ADMINISTRATOR, get(address))
+                .andExpect(status().isNotFound())
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
     }
 
     @Test
