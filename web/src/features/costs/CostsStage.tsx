@@ -93,6 +93,7 @@ export function CostsStage() {
   const whole = total?.simulated;
   const delay = causes.data && causes.data.with - causes.data.without;
   const inLines = look.view === "lines";
+  const hasMoney = plan.costs.length > 0 || plan.plannedCost !== 0;
   return (
     <Stage
       name="Costs"
@@ -104,7 +105,17 @@ export function CostsStage() {
       sentence={
         <>
           <Box whiteSpace="nowrap" data-testid="cost-sentence" overflow="hidden" textOverflow="ellipsis">
-            <b>{formatMoney(plan.plannedCost, currency)} planned</b>
+            {hasMoney ? (
+              <b>{formatMoney(plan.plannedCost, currency)} planned</b>
+            ) : (
+              <>
+                No costs yet. Type an amount beside any row, or{" "}
+                <Link color="action" onClick={() => setPanel("file")}>
+                  take costs in from a file
+                </Link>
+                .
+              </>
+            )}
             {total && total.spent !== 0 && `, ${formatMoney(total.spent, currency)} spent`}
             {whole && `; P${confidence} ${formatMoney(whole.at, currency)}`}
             {whole && delay !== undefined && delay > 0.5 && `, delay ${formatMoney(delay, currency)} of it`}

@@ -20,8 +20,9 @@ export function DoorPage({ alone, singleSignOn }: { alone: boolean; singleSignOn
     return (
       <Threshold title="This Tychon belongs to whoever started it">
         <Box mt="3">
-          To get in, open the address that was printed in the terminal where Tychon was started. It is good once;
-          another is printed whenever it was used. Your browser then stays in for 30 days from its last use.
+          To get in, open the address that was printed in the terminal where Tychon was started. It is good
+          once; another is printed whenever it was used. Your browser then stays in for 30 days from its last
+          use.
         </Box>
         <Box mt="3">
           If that terminal is closed, stop Tychon and start it again with “./tychon start”: it prints a new

@@ -72,8 +72,8 @@ export function RecordPart({ plan, view, look }: Props) {
           })}
           letter={title}
         >
-          If ranges are right, a fifth lies below P20 and a fifth beyond P80. Ranges are those on record before
-          the work began, whatever was typed since.
+          If ranges are right, a fifth lies below P20 and a fifth beyond P80. Ranges are those on record
+          before the work began, whatever was typed since.
         </ViewHeading>
         <Box ref={chart} px="5" py="2">
           <Places record={data} />

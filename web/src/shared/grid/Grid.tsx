@@ -2,6 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type ClipboardEvent, type ReactNode, useCallback, useEffect, useMemo, useRef } from "react";
 import { useShallow } from "zustand/react/shallow";
+import { useReads } from "../api/part";
 import { useHeight, useWidth } from "../ui/useSize";
 import { useStable } from "../ui/useStable";
 import { blockOf, blockUnder, copyText, fillEdits, parseBlock } from "./block";
@@ -178,6 +179,7 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
   // A line that scrolls out of view is written anew for the one that comes in; that is much less than making another.
   const slots = Math.ceil(height / ROW_HEIGHT) + 2 * OVERSCAN + 2;
   const tops = new Map(items.map((item) => [rows[item.index]?.id ?? "", item.start - HEADER_HEIGHT]));
+  const reads = useReads((reading) => reading.reads);
   const full = `${leftWidth + drawingWidth}px`;
   return (
     <Box position="relative" height="100%">
@@ -192,7 +194,7 @@ export function Grid<R extends GridRow, E extends { id: string }>(props: Props<R
         aria-label={label}
         aria-rowcount={rows.length + 1}
         aria-colcount={columns.length}
-        aria-readonly={editing ? undefined : true}
+        aria-readonly={editing && !reads ? undefined : true}
         aria-activedescendant={active && at.row && cellId(active.row, active.column)}
         tabIndex={0}
         height="100%"

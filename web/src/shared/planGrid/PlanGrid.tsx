@@ -1,3 +1,4 @@
+import { Box } from "@chakra-ui/react";
 import { type ReactNode, useMemo } from "react";
 import { useNavigate } from "react-router";
 import type { PlanView, RowEdit } from "../api/client";
@@ -8,6 +9,7 @@ import { useGridStore, viewOf } from "../grid/gridStore";
 import type { Drawing, OwnKeys } from "../grid/types";
 import { useGridEditing } from "../grid/useGridEditing";
 import { type BoundColumn, bound, type PlanColumn } from "./columns";
+import { FirstStep } from "./FirstStep";
 import { type RowActions, type RowsAt, rowActions } from "./rowActions";
 import { oddsOf, type Row, type Sieve, visibleRows } from "./rows";
 import { RowsBar } from "./RowsBar";
@@ -79,18 +81,21 @@ export function PlanGrid(props: Props) {
   };
 
   return (
-    <Grid
-      state={project}
-      label={label}
-      rows={rows}
-      columns={bounded}
-      drawing={drawing}
-      editing={editing}
-      keys={keys}
-      onPaste={(text, at) => void actionsAt(at).paste(text)}
-      foot={(at) => (
-        <RowsBar plan={plan} at={at} actions={actionsAt(at)} editing={editing} more={onSelection} />
-      )}
-    />
+    <Box position="relative" height="100%">
+      <Grid
+        state={project}
+        label={label}
+        rows={rows}
+        columns={bounded}
+        drawing={drawing}
+        editing={editing}
+        keys={keys}
+        onPaste={(text, at) => void actionsAt(at).paste(text)}
+        foot={(at) => (
+          <RowsBar plan={plan} at={at} actions={actionsAt(at)} editing={editing} more={onSelection} />
+        )}
+      />
+      {plan.activities.length === 0 && !plan.project.programme && <FirstStep plan={plan} />}
+    </Box>
   );
 }

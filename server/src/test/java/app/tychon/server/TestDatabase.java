@@ -56,7 +56,8 @@ public final class TestDatabase {
 
     /** Where the usual one listens, on this machine. */
     public static int port() {
-        return URI.create(Usual.DATABASE.work().url().substring("jdbc:".length())).getPort();
+        return URI.create(Usual.DATABASE.work().url().substring("jdbc:".length()))
+                .getPort();
     }
 
     /** The usual one through another port. */

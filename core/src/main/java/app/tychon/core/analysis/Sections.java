@@ -67,7 +67,8 @@ public final class Sections {
         }
         double error =
                 changes.length == 0 ? Double.NaN : QUANTILE * Sample.of(changes).standardDeviation() / Math.sqrt(COUNT);
-        if (changes.length > 0 && Arrays.stream(changes).filter(change -> change != 0).count() < ENOUGH) {
+        if (changes.length > 0
+                && Arrays.stream(changes).filter(change -> change != 0).count() < ENOUGH) {
             error = Math.max(error, farthest(values));
         }
         return new Moved(value, value - whole, error);

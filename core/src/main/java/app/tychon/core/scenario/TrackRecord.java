@@ -98,9 +98,8 @@ public final class TrackRecord {
     public static List<Fact> of(Plan plan, Function<String, Plan> given) {
         TrackRecord record = new TrackRecord(plan);
         List<Fact> facts = new ArrayList<>();
-        plan.activities()
-                .forEach(activity ->
-                        record.fact(activity, given.apply(activity.id())).ifPresent(facts::add));
+        plan.activities().forEach(activity -> record.fact(activity, given.apply(activity.id()))
+                .ifPresent(facts::add));
         plan.costs().forEach(line -> record.fact(line, given.apply(line.id())).ifPresent(facts::add));
         return facts;
     }

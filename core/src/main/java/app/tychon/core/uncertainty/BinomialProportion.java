@@ -25,8 +25,6 @@ public final class BinomialProportion {
     }
 
     private static double upper(int of, int count, double tail) {
-        return of == count
-                ? 1
-                : BetaDistribution.of(of + 1.0, count - of, 0, 1).inverse(1 - tail);
+        return of == count ? 1 : BetaDistribution.of(of + 1.0, count - of, 0, 1).inverse(1 - tail);
     }
 }

@@ -136,7 +136,8 @@ class EffectTest {
     /** What has no future that differs is less than the three in so many that may have been missed can do. */
     @Test
     void whatMovesNoFutureIsLessThanSoManyCanTell() {
-        double[] own = IntStream.range(0, 1000).mapToDouble(i -> (i * 379) % 1000).toArray();
+        double[] own =
+                IntStream.range(0, 1000).mapToDouble(i -> (i * 379) % 1000).toArray();
         Effect.Moved moved = Sections.moved(own, own.clone(), 0.8);
         assertThat(moved.change()).isZero();
         // 1 − 0.05^(1/1000) of 999 steps of one.

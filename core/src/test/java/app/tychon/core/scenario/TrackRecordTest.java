@@ -79,11 +79,12 @@ class TrackRecordTest {
         Plan given = done();
         Plan now = given.edit()
                 .activities(given.activities().stream()
-                        .map(one -> one.withEstimate(
-                                Optional.of(new Estimate(new Shape.Uniform(9, 13), Basis.DAYS))))
+                        .map(one -> one.withEstimate(Optional.of(new Estimate(new Shape.Uniform(9, 13), Basis.DAYS))))
                         .toList())
                 .grades(List.of())
-                .wbs(given.wbs().stream().map(one -> one.withGrade(Optional.empty())).toList())
+                .wbs(given.wbs().stream()
+                        .map(one -> one.withGrade(Optional.empty()))
+                        .toList())
                 .done();
         assertThat(TrackRecord.of(now, id -> given)).isEqualTo(TrackRecord.of(given));
         assertThat(TrackRecord.of(now)).extracting(Fact::id).containsExactly("A", "C", "D");

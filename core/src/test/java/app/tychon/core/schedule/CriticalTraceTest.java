@@ -113,7 +113,9 @@ class CriticalTraceTest {
     private static Plan heldAtTheirFinish(Plan plan, Random random) {
         return plan.edit()
                 .links(plan.links().stream()
-                        .map(l -> isOfHammock(l) || random.nextInt(3) == 0 ? l : new Link(l.from(), l.to(), LinkType.FF, l.lag()))
+                        .map(l -> isOfHammock(l) || random.nextInt(3) == 0
+                                ? l
+                                : new Link(l.from(), l.to(), LinkType.FF, l.lag()))
                         .toList())
                 .done();
     }

@@ -77,12 +77,14 @@ class PricesTest {
     /** What a risk adds to a line falls due with it, at the prices of then; what it adds to a row does not rise, nor does a fact. */
     @Test
     void whatARiskAddsToALineRisesWithItsPrices() {
-        Risk onRecord = threat("K3", 1).impact(Effect.ADD_COST, Draw.SHARED, new Shape.Fixed(1), Basis.MONEY, "C").risk();
+        Risk onRecord = threat("K3", 1)
+                .impact(Effect.ADD_COST, Draw.SHARED, new Shape.Fixed(1), Basis.MONEY, "C")
+                .risk();
         CompiledPlan plan = CompiledPlan.of(new PlanBuilder()
                 .task("A", 200, new Shape.Triangular(150, 200, 400))
                 .cost(CostLine.of("C", "Bell", "A", 1000)
-                        .withInstalments(List.of(
-                                Instalment.at(0.4, "A", End.START), Instalment.at(0.6, "A", End.FINISH)))
+                        .withInstalments(
+                                List.of(Instalment.at(0.4, "A", End.START), Instalment.at(0.6, "A", End.FINISH)))
                         .withCategory("Steel"))
                 .escalation("Steel", new Shape.Fixed(0.1))
                 .risk(threat("K1", 0.5)

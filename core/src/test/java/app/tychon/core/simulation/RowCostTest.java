@@ -78,7 +78,8 @@ class RowCostTest {
             CostOdds odds = CostOdds.of(compiled, SETTINGS, SETTINGS.iterations(), RunMonitor.NONE);
             double actions = actions(compiled);
             assertAddsUp(odds.places().values(), actions, totals, "rows of plan " + seed);
-            // Every branch but those at the top lies in another; beside them there is what stands on the project itself.
+            // Every branch but those at the top lies in another; beside them there is what stands on the project
+            // itself.
             Map<String, double[]> branches = odds.branches();
             assertAddsUp(List.of(branches.get(Plan.PROJECT)), actions, totals, "the project " + seed);
             double[] top = branches.getOrDefault("W", new double[totals.length]);
@@ -95,7 +96,11 @@ class RowCostTest {
             assertAddsUp(
                     concat(sums, odds.sum(Slice.ofNoCategory(plan))), actions, totals, "categories of plan " + seed);
             Map<String, RunResult.CostSamples> causes = CostCauses.of(
-                    compiled, SETTINGS, item -> item.place().on(), one -> one.place().on(), RunMonitor.NONE);
+                    compiled,
+                    SETTINGS,
+                    item -> item.place().on(),
+                    one -> one.place().on(),
+                    RunMonitor.NONE);
             assertAddsUp(
                     causes.values().stream().map(RunResult.CostSamples::totals).toList(),
                     actions,

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.tychon.core.PlanBuilder;
 import app.tychon.core.RandomPlans;
+import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Shape;
@@ -87,6 +88,18 @@ class SimulationTest {
                 assertThat(activity.criticality()).isCloseTo(share, fourErrors(Math.sqrt(share * (1 - share))));
             }
         }
+    }
+
+    /** A project that was begun a moment ago: it ends where it begins, and nothing about it is uncertain. */
+    @Test
+    void aPlanOfNothingEndsAtItsStart() {
+        CompiledPlan plan = CompiledPlan.of(new PlanBuilder().build());
+        RunResult result = Simulation.run(plan, new RunSettings(500, 1, Sampling.LATIN, 2), RunMonitor.NONE);
+        double start = Instants.of(PlanBuilder.START);
+        assertThat(result.finish()).containsOnly(start);
+        assertThat(result.start()).containsOnly(start);
+        assertThat(result.duration()).containsOnly(0);
+        assertThat(result.planFinish()).isEqualTo(start);
     }
 
     @Test

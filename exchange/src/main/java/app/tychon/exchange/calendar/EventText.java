@@ -17,7 +17,8 @@ import java.util.stream.Collectors;
 record EventText(int line, List<String> lines) {
     private static final String BEGIN = "BEGIN:VEVENT";
     private static final String END = "END:VEVENT";
-    private static final Pattern TIMED = Pattern.compile("(DTSTART|DTEND|EXDATE|RDATE|RECURRENCE-ID)([;:].*)", Pattern.DOTALL);
+    private static final Pattern TIMED =
+            Pattern.compile("(DTSTART|DTEND|EXDATE|RDATE|RECURRENCE-ID)([;:].*)", Pattern.DOTALL);
     /** A zone, by any name: plans know civil time alone, and so does what is read here. */
     private static final Pattern ZONE = Pattern.compile(";TZID=(\"[^\"]*\"|[^;:]*)", Pattern.CASE_INSENSITIVE);
 
@@ -73,7 +74,8 @@ record EventText(int line, List<String> lines) {
         boolean wholeDays = isAtMidnight(civil, "DTSTART")
                 && (isAtMidnight(civil, "DTEND")
                         || civil.stream().anyMatch(one -> DAYS.matcher(one).matches()));
-        return new EventText(line, wholeDays ? civil.stream().map(EventText::inDays).toList() : civil);
+        return new EventText(
+                line, wholeDays ? civil.stream().map(EventText::inDays).toList() : civil);
     }
 
     private static String withoutZone(String line) {
@@ -94,7 +96,8 @@ record EventText(int line, List<String> lines) {
         Matcher timed = TIMED.matcher(line);
         int colon = line.indexOf(':');
         return timed.matches() && colon >= 0
-                ? timed.group(1) + ";VALUE=DATE:" + MIDNIGHT.matcher(line.substring(colon + 1)).replaceAll("$1")
+                ? timed.group(1) + ";VALUE=DATE:"
+                        + MIDNIGHT.matcher(line.substring(colon + 1)).replaceAll("$1")
                 : line;
     }
 

@@ -26,7 +26,8 @@ public final class HolidayFile {
     public static final int LARGEST = 5_000_000;
 
     private static final int LONGEST_NAME = 500;
-    private static final Pattern WITHIN_A_DAY = Pattern.compile("FREQ=(SECOND|MINUTE|HOUR)LY", Pattern.CASE_INSENSITIVE);
+    private static final Pattern WITHIN_A_DAY =
+            Pattern.compile("FREQ=(SECOND|MINUTE|HOUR)LY", Pattern.CASE_INSENSITIVE);
 
     private HolidayFile() {}
 
@@ -83,7 +84,8 @@ public final class HolidayFile {
         }
         VEvent event = found.get();
         refuseRepeatsWithinADay(event);
-        String shown = event.getSummary() == null ? "" : event.getSummary().getValue().strip();
+        String shown =
+                event.getSummary() == null ? "" : event.getSummary().getValue().strip();
         String called = shown.length() > LONGEST_NAME ? shown.substring(0, LONGEST_NAME) : shown;
         List<CalendarException> closures = new ArrayList<>();
         for (Period<LocalDate> period : event.<LocalDate>calculateRecurrenceSet(new Period<>(from, to.plusDays(1)))) {
@@ -98,8 +100,11 @@ public final class HolidayFile {
     }
 
     private static void refuseRepeatsWithinADay(VEvent event) {
-        event.getProperty(Property.RRULE).map(Object::toString).filter(WITHIN_A_DAY.asPredicate()).ifPresent(rule -> {
-            throw new IllegalArgumentException(rule);
-        });
+        event.getProperty(Property.RRULE)
+                .map(Object::toString)
+                .filter(WITHIN_A_DAY.asPredicate())
+                .ifPresent(rule -> {
+                    throw new IllegalArgumentException(rule);
+                });
     }
 }

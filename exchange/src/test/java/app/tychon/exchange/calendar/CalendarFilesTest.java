@@ -84,9 +84,10 @@ class CalendarFilesTest {
 
     @Test
     void aDayInAnUnknownZoneIsRepeatedAsDays() throws Exception {
-        assertThat(read(event("DTSTART;TZID=Nowhere/Ridge:20270501T000000\r\nDTEND;TZID=Nowhere/Ridge:20270502T000000\r\n"
-                        + "RRULE:FREQ=YEARLY;UNTIL=20290430T220000Z\r\n"
-                        + "EXDATE;TZID=Nowhere/Ridge:20280501T000000\r\nSUMMARY:May day\r\n")))
+        assertThat(read(event(
+                        "DTSTART;TZID=Nowhere/Ridge:20270501T000000\r\nDTEND;TZID=Nowhere/Ridge:20270502T000000\r\n"
+                                + "RRULE:FREQ=YEARLY;UNTIL=20290430T220000Z\r\n"
+                                + "EXDATE;TZID=Nowhere/Ridge:20280501T000000\r\nSUMMARY:May day\r\n")))
                 .extracting(CalendarException::from)
                 .containsExactly(LocalDate.of(2027, 5, 1));
     }
@@ -104,11 +105,10 @@ class CalendarFilesTest {
         String fine = event("DTSTART;VALUE=DATE:20280501\r\nSUMMARY:May day\r\n");
         assertThatThrownBy(() -> read(fine + event("DTSTART;VALUE=DATE:2028-05-01\r\nSUMMARY:June day\r\n")))
                 .hasMessageContaining("\"June day\" at line 10 cannot be read");
-        assertThatThrownBy(() ->
-                        read(event("DTSTART;VALUE=DATE:20280501\r\nRRULE:FREQ=SECONDLY\r\nSUMMARY:Tick\r\n")))
+        assertThatThrownBy(() -> read(event("DTSTART;VALUE=DATE:20280501\r\nRRULE:FREQ=SECONDLY\r\nSUMMARY:Tick\r\n")))
                 .hasMessageContaining("\"Tick\" at line 4 cannot be read");
-        assertThatThrownBy(() -> HolidayFile.read(
-                        new ByteArrayInputStream(("BEGIN:VCALENDAR\r\n" + fine).getBytes()), FROM, TO))
+        assertThatThrownBy(() ->
+                        HolidayFile.read(new ByteArrayInputStream(("BEGIN:VCALENDAR\r\n" + fine).getBytes()), FROM, TO))
                 .hasMessageContaining("ends in the middle, at line 7");
     }
 
@@ -129,7 +129,10 @@ class CalendarFilesTest {
             byte[] bytes = sound.getBytes(StandardCharsets.UTF_8);
             for (int spoiled = 0; spoiled <= round % 4; spoiled++) {
                 int at = random.nextInt(bytes.length);
-                bytes[at] = (byte) (random.nextInt(3) == 0 ? random.nextInt(256) : "0123456789;:=,TZ\r\n ".charAt(random.nextInt(19)));
+                bytes[at] = (byte)
+                        (random.nextInt(3) == 0
+                                ? random.nextInt(256)
+                                : "0123456789;:=,TZ\r\n ".charAt(random.nextInt(19)));
             }
             try {
                 HolidayFile.read(new ByteArrayInputStream(bytes), FROM, TO);

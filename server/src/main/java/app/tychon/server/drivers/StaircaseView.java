@@ -50,8 +50,10 @@ record StaircaseView(
         return goal.run().once(new Asked(goal.aim(), level), () -> {
             GoalValue planned = goal.tellPlanned();
             DoubleFunction<GoalValue> telling = goal.telling(level);
-            return goal.run().calculate(goal.run().result().iterations(), (ready, monitor) ->
-                    of(goal, level, planned, telling, monitor));
+            return goal.run()
+                    .calculate(
+                            goal.run().result().iterations(),
+                            (ready, monitor) -> of(goal, level, planned, telling, monitor));
         });
     }
 

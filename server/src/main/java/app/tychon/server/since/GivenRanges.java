@@ -1,6 +1,5 @@
 package app.tychon.server.since;
 
-import app.tychon.core.calendar.Instants;
 import app.tychon.core.model.Activity;
 import app.tychon.core.model.CostLine;
 import app.tychon.core.model.Plan;
@@ -41,8 +40,9 @@ final class GivenRanges implements Predicate<PastPlan> {
         this.now = now;
         after = now;
         Map<String, Optional<LocalDateTime>> starts = new HashMap<>();
-        now.activities().forEach(activity -> starts.put(
-                activity.id(), activity.progress().actualStart()));
+        now.activities()
+                .forEach(activity ->
+                        starts.put(activity.id(), activity.progress().actualStart()));
         now.activities().stream()
                 .filter(activity -> activity.progress().isFinished())
                 .forEach(activity -> wanted.put(activity.id(), new Wanted(starts.get(activity.id()))));
@@ -62,7 +62,10 @@ final class GivenRanges implements Predicate<PastPlan> {
         past.touched().stream().filter(wanted::containsKey).toList().forEach(id -> look(id, past.plan()));
         List<String> settled = wanted.entrySet().stream()
                 .filter(one -> one.getValue().unaware.isPresent())
-                .filter(one -> one.getValue().began.filter(began -> began.isBefore(since)).isEmpty())
+                .filter(one -> one.getValue()
+                        .began
+                        .filter(began -> began.isBefore(since))
+                        .isEmpty())
                 .map(Map.Entry::getKey)
                 .toList();
         settled.forEach(id -> settle(id, past.plan()));

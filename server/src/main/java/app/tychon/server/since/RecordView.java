@@ -1,9 +1,9 @@
 package app.tychon.server.since;
 
 import app.tychon.core.scenario.RangeTally;
+import app.tychon.core.scenario.TrackRecord.Fact;
 import app.tychon.core.uncertainty.BinomialProportion;
 import app.tychon.core.uncertainty.BinomialProportion.Interval;
-import app.tychon.core.scenario.TrackRecord.Fact;
 import jakarta.annotation.Nullable;
 import java.util.List;
 import java.util.Locale;
@@ -43,8 +43,9 @@ record RecordView(TallyView all, List<TallyGroup> groups, List<FactRow> facts, L
 
         static TallyView of(List<Fact> facts) {
             RangeTally tally = RangeTally.of(facts);
-            Interval beyond =
-                    tally.count() == 0 ? new Interval(0, 1) : BinomialProportion.interval(tally.beyond90(), tally.count());
+            Interval beyond = tally.count() == 0
+                    ? new Interval(0, 1)
+                    : BinomialProportion.interval(tally.beyond90(), tally.count());
             return new TallyView(
                     tally.count(),
                     tally.belowEnd(),

@@ -50,8 +50,8 @@ enum Change {
         @Override
         void prepare(Subject subject) throws Exception {
             for (int days = 11; days < 15; days++) {
-                subject.does(Subject.json(
-                        patch(subject.at("/rows")), "[{\"id\":\"S40\",\"duration\":\"" + days + "d\"}]"));
+                subject.does(
+                        Subject.json(patch(subject.at("/rows")), "[{\"id\":\"S40\",\"duration\":\"" + days + "d\"}]"));
             }
         }
 
@@ -104,7 +104,8 @@ enum Change {
             String own = super.seen(subject);
             String duration = subject.duration("", "S40");
             await().atMost(PATIENCE)
-                        .ignoreExceptionsMatching(Subject.Refused.class::isInstance).until(() -> subject.duration("KR:", "S40").equals(duration));
+                    .ignoreExceptionsMatching(Subject.Refused.class::isInstance)
+                    .until(() -> subject.duration("KR:", "S40").equals(duration));
             return own + subject.duration("KR:", "S40");
         }
     },

@@ -54,8 +54,7 @@ class CutsTest extends ServerTest {
     }
 
     private Subject subject(Change kind) throws Exception {
-        Subject subject =
-                new Subject(http, json, (Map<?, ?>) ReflectionTestUtils.getField(plans, "warm"));
+        Subject subject = new Subject(http, json, (Map<?, ?>) ReflectionTestUtils.getField(plans, "warm"));
         kind.prepare(subject);
         return subject;
     }
@@ -91,7 +90,9 @@ class CutsTest extends ServerTest {
     }
 
     private static List<Integer> few(Change kind, int statements) {
-        return kind == Change.BRIEF_ISSUED ? List.of(statements) : List.of(statements / 3, statements * 2 / 3, statements);
+        return kind == Change.BRIEF_ISSUED
+                ? List.of(statements)
+                : List.of(statements / 3, statements * 2 / 3, statements);
     }
 
     /** Whether it was cut at all: a change may have taken fewer statements this time. */

@@ -72,8 +72,7 @@ final class Subject {
     }
 
     JsonNode get(String address) throws Exception {
-        return json.readTree(does(reading(address))
-                .getContentAsString(StandardCharsets.UTF_8));
+        return json.readTree(does(reading(address)).getContentAsString(StandardCharsets.UTF_8));
     }
 
     JsonNode read(String path) throws Exception {
@@ -86,7 +85,8 @@ final class Subject {
 
     /** The demo under another name. */
     String file(String name) throws Exception {
-        ObjectNode file = (ObjectNode) json.readTree(EXAMPLES.resolve("kestrel-ridge.tychon.json").toFile());
+        ObjectNode file = (ObjectNode)
+                json.readTree(EXAMPLES.resolve("kestrel-ridge.tychon.json").toFile());
         file.withObject("/project").put("name", name);
         return file.toString();
     }

@@ -263,7 +263,8 @@ class DriversTest extends RunningTest {
                 """;
         String run = run(bringIn(plan.getBytes(StandardCharsets.UTF_8)), 500);
         for (String level : List.of("20", "50", "63", "80", "99")) {
-            String odds = read(run + "/dates?levels=" + level).at("/levels/0/value").asText();
+            String odds =
+                    read(run + "/dates?levels=" + level).at("/levels/0/value").asText();
             JsonNode staircase = read(run + "/drivers/staircase?level=" + level);
             int asItIs = staircase.get("asItIs").asInt();
             assertThat(staircase.at("/steps/" + (asItIs - 1) + "/value/date").asText())

@@ -123,7 +123,8 @@ class RiskEffectsTest {
     void aNewerPlanIsWorkedOutWhenSomebodyAsks() {
         effects.now(PROJECT);
         told(1);
-        effects.planChanged(new PlanChanged(PROJECT, stands(2, demo.withRisks(demo.risks().subList(0, 2))), true, false));
+        effects.planChanged(
+                new PlanChanged(PROJECT, stands(2, demo.withRisks(demo.risks().subList(0, 2))), true, false));
         EffectsView asked = effects.now(PROJECT);
         assertThat(asked.revision()).isEqualTo(2);
         List<EffectsView> told = told(2);

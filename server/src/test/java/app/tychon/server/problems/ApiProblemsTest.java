@@ -84,7 +84,8 @@ class ApiProblemsTest {
                 new UncheckedIOException(new IOException(lost)),
                 new HttpMessageNotWritableException(
                         "not written",
-                        new JsonMappingException(null, "not written", new CannotCreateTransactionException("no", lost))));
+                        new JsonMappingException(
+                                null, "not written", new CannotCreateTransactionException("no", lost))));
     }
 
     @Test

@@ -11,6 +11,8 @@ import app.tychon.core.simulation.draws.Draws;
 import app.tychon.core.simulation.draws.Scratch;
 import app.tychon.core.simulation.money.CostLanes;
 import app.tychon.core.simulation.risk.Strikes;
+import java.util.Arrays;
+import java.util.stream.IntStream;
 
 /** One thread's working space for batches of iterations, and the order of an iteration. */
 public final class BatchWorker {
@@ -35,6 +37,8 @@ public final class BatchWorker {
     private final ForwardPass pass;
     private final Frame frame;
     private final Batch none;
+    /** Whether there is no activity that could end the project. */
+    private final boolean isEmpty;
 
     /** As many iterations at a time as the plan has room for. */
     public BatchWorker(CompiledPlan plan, Draws draws) {
@@ -53,6 +57,7 @@ public final class BatchWorker {
         strikes = plan.risks().space();
         money = plan.costs().space();
         trace = new CriticalTrace(network, pass, plan.target());
+        isEmpty = IntStream.range(0, network.size()).allMatch(network::isHammock);
     }
 
     /** Iterations at a time of a plan of so many activities. */
@@ -94,6 +99,10 @@ public final class BatchWorker {
             spans.add(i, lanes, count);
             witness.placed(i);
         }
+        if (isEmpty) {
+            // Of nothing but hammocks, or of nothing, a project begins and ends at its start.
+            Arrays.fill(lanes.end, 0, count, frame.start());
+        }
         spans.rollUp(count);
         plan.costs().run(batch, lanes, spans, strikes, money, witness);
         witness.ended();
@@ -119,6 +128,6 @@ public final class BatchWorker {
 
     /** Instant at which the first activity of the project starts in a lane. */
     public double start(int lane) {
-        return spans.start[spans.start.length - 1][lane];
+        return isEmpty ? frame.start() : spans.start[spans.start.length - 1][lane];
     }
 }
