@@ -109,9 +109,9 @@ export function CostsStage() {
               <b>{formatMoney(plan.plannedCost, currency)} planned</b>
             ) : (
               <>
-                No costs yet. Type an amount beside any row, or{" "}
+                No costs yet. Type one, or{" "}
                 <Link color="action" onClick={() => setPanel("file")}>
-                  take costs in from a file
+                  take in a file
                 </Link>
                 .
               </>
