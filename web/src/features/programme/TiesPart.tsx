@@ -19,7 +19,7 @@ import { TakeInDialog } from "./TakeInDialog";
 import { PickerPopover } from "../../shared/ui/PickerPopover";
 import { FEW, memberPicks } from "./memberPicks";
 import { TieDialog } from "./TieDialog";
-import { tieSaid, worthSaid } from "./tieWords";
+import { rateSaid, tieSaid, worthSaid } from "./tieWords";
 
 const Plain = chakra("button");
 const FileLink = chakra("a");
@@ -33,6 +33,7 @@ export function TiesPart({ project }: { project: ProjectView }) {
   const takeOut = useTakeOut(project.id);
   const me = useMe().data;
   const [dialog, setDialog] = useState<"tie" | "take">();
+  const [today] = useState(Date.now);
   const box = useRef<HTMLDivElement>(null);
   const asked = useLocation().hash === `#${tiesPlace(project.id)}`;
   const there = view !== undefined;
@@ -76,6 +77,16 @@ export function TiesPart({ project }: { project: ProjectView }) {
               Untie
             </Plain>
           </Flex>
+        );
+      })}
+      {view.projects.map((one) => {
+        const rate = rateSaid(one, view.currency, today);
+        return (
+          rate && (
+            <Box key={one.code} mt="2" color="softInk" data-rate={one.code}>
+              {rate}
+            </Box>
+          )
         );
       })}
       {!closed && (

@@ -1,7 +1,7 @@
-import type { ProgrammeView, TieWorth } from "../../shared/api/client";
+import type { ProgrammePart, ProgrammeView, TieWorth } from "../../shared/api/client";
 import type { Tie } from "../../shared/api/programmes";
-import { civil, formatMonth } from "../../shared/format/dates";
-import { formatChance, formatSigned } from "../../shared/format/numbers";
+import { civil, formatDay, formatMonth } from "../../shared/format/dates";
+import { formatChance, formatDays, formatSigned } from "../../shared/format/numbers";
 
 /** "KR:S50 Culverts and road surface". */
 const named = (id: string, names: ProgrammeView["names"]) => (names[id] ? `${id} ${names[id]}` : id);
@@ -48,3 +48,21 @@ export const idsOf = (text: string) =>
     .split(/[;,\n]/)
     .map((one) => one.trim())
     .filter(Boolean);
+
+/** After so long somebody should look whether a currency is still worth what it was. */
+const OLD_DAYS = 30;
+const DAY_MS = 86_400_000;
+
+/** "KR: 1.05 EUR for one of its own money, as of 1 Nov 2026." @param today as time */
+export function rateSaid(member: ProgrammePart, currency: string, today: number): string | undefined {
+  const { code, worth, worthOn } = member;
+  if (worth === undefined) return undefined;
+  const said = `${code}: ${formatDays(worth)} ${currency} for one of its own money`;
+  if (worthOn === undefined) return `${said}.`;
+  const days = Math.floor((today - civil(`${worthOn}T00:00`)) / DAY_MS);
+  const age =
+    days > OLD_DAYS
+      ? `, ${days} days ago: is it still right? Take the project out and in again with the rate of today`
+      : "";
+  return `${said}, as of ${formatDay(`${worthOn}T00:00`)}${age}.`;
+}

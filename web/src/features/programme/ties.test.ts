@@ -1,10 +1,25 @@
 import { describe, expect, it } from "vitest";
-import { freeTie, idsOf, tieSaid, worthSaid } from "./tieWords";
+import { freeTie, idsOf, rateSaid, tieSaid, worthSaid } from "./tieWords";
 
 const names = { "KR:S50": "Road surface", "VC:V20": "Site cleared", "KR:R12": "A hard winter" };
 const projects = [
   { code: "VC", name: "Visitor centre", shown: "nothing" as const, owned: true, project: "v" },
 ];
+
+describe("the rate of a currency", () => {
+  const member = { code: "AL", shown: "nothing" as const, owned: true, worth: 1.05, worthOn: "2026-11-01" };
+  const on = (day: string) => Date.parse(`${day}T12:00Z`);
+
+  it("has its date, and is asked after once it is more than thirty days old", () => {
+    expect(rateSaid(member, "EUR", on("2026-12-01"))).toBe(
+      "AL: 1.05 EUR for one of its own money, as of 1 Nov 2026.",
+    );
+    expect(rateSaid(member, "EUR", on("2026-12-02"))).toMatch(
+      /1 Nov 2026, 31 days ago: is it still right\?/,
+    );
+    expect(rateSaid({ ...member, worth: undefined }, "EUR", on("2026-12-02"))).toBeUndefined();
+  });
+});
 
 describe("what ties projects", () => {
   it("is said in a line, each kind in its own words", () => {

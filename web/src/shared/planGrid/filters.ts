@@ -23,7 +23,7 @@ export const FIRST_OF_A_PROGRAMME = "across";
 /** Those of a plan; of a programme with what goes across its projects. */
 export const filtersOf = (plan: PlanView): { value: string; label: string }[] =>
   plan.project.programme
-    ? [...FILTERS, { value: FIRST_OF_A_PROGRAMME, label: "Milestones and links across" }]
+    ? [...FILTERS, { value: FIRST_OF_A_PROGRAMME, label: "Across projects" }]
     : [...FILTERS];
 
 /** Whether it ties work of one project of a programme to that of another: codes begin with the project's. */
