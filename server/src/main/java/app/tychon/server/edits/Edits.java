@@ -22,6 +22,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -307,8 +308,15 @@ public class Edits {
                 Clash.between(mine, meanwhile.stream().map(log::changes).toList());
         if (!clashes.isEmpty()) {
             Map<String, String> names = people.namesByKey(meanwhile.stream().map(ChangeSetEntity::person));
+            String who = clashes.stream()
+                    .map(clash -> names.get(meanwhile.get(clash.of()).person()))
+                    .filter(Objects::nonNull)
+                    .distinct()
+                    .collect(Collectors.joining(" and "));
             throw new ConflictException(
-                    "This was changed meanwhile, in another window or by somebody else. Nothing of yours was stored yet: choose which of both stays.",
+                    "This was changed meanwhile, "
+                            + (who.isEmpty() ? "in another window or by somebody else" : "by " + who)
+                            + ". Nothing of yours was stored yet: choose which of both stays.",
                     clashes.stream()
                             .map(clash -> ClashView.of(
                                     clash,

@@ -42,6 +42,23 @@ class TogetherTest extends PeopledTest {
         return ofProject;
     }
 
+    /** Where people have names, a clash says with whom, and so does the history. */
+    @Test
+    void whoHasChangedTheSameIsNamed() throws Exception {
+        long seen = answer(as(EDITOR, get(project))).get("revision").asLong();
+        sends(EDITOR, patch(project + "/rows"), "[{\"id\":\"S40\",\"duration\":\"21d\"}]")
+                .andExpect(status().isOk());
+        sends(
+                        OWNER,
+                        patch(project + "/rows").header("If-Match", "\"" + seen + "\""),
+                        "[{\"id\":\"S40\",\"duration\":\"23d\"}]")
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.detail", containsString("changed meanwhile, by Edda Wirth.")))
+                .andExpect(jsonPath("$.clashes[0].by").value("Edda Wirth"));
+        assertThat(answer(as(OWNER, get(project + "/edits"))).at("/0/name").asText())
+                .isEqualTo("Edda Wirth");
+    }
+
     @Test
     void whoeverIsNamedOrAnsweredFindsItInTheirInbox() throws Exception {
         sends(
