@@ -19,6 +19,7 @@ import app.tychon.core.simulation.result.Outcomes;
 import app.tychon.core.simulation.settings.RunMonitor;
 import app.tychon.core.simulation.settings.RunSettings;
 import app.tychon.core.simulation.settings.Sampling;
+import app.tychon.core.statistics.DateSample;
 import app.tychon.core.statistics.Sample;
 import java.util.ArrayList;
 import java.util.List;
@@ -117,8 +118,12 @@ class PlanChangeTest {
     }
 
     private static void assertStands(Step step, Plan plan) {
-        Outcomes outcomes = Simulation.outcomes(CompiledPlan.of(plan), SETTINGS, RunMonitor.NONE);
-        assertThat(step.finish()).isEqualTo(Sample.of(outcomes.finish()).percentile(0.8));
+        CompiledPlan compiled = CompiledPlan.of(plan);
+        Outcomes outcomes = Simulation.outcomes(compiled, SETTINGS, RunMonitor.NONE);
+        assertThat(step.finish())
+                .isEqualTo(DateSample.of(
+                                outcomes.finish(), compiled.network().projectTime())
+                        .percentile(0.8));
         assertThat(step.cost()).isEqualTo(Sample.of(outcomes.cost()).percentile(0.8));
     }
 
