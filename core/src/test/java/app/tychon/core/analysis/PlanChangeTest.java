@@ -121,8 +121,7 @@ class PlanChangeTest {
         CompiledPlan compiled = CompiledPlan.of(plan);
         Outcomes outcomes = Simulation.outcomes(compiled, SETTINGS, RunMonitor.NONE);
         assertThat(step.finish())
-                .isEqualTo(DateSample.of(
-                                outcomes.finish(), compiled.network().projectTime())
+                .isEqualTo(DateSample.of(outcomes.finish(), compiled.network().projectTime())
                         .percentile(0.8));
         assertThat(step.cost()).isEqualTo(Sample.of(outcomes.cost()).percentile(0.8));
     }
