@@ -90,6 +90,7 @@ public final class Launch {
     static ConfigurableApplicationContext start(Settings settings) {
         Connections.askEachTime();
         int port = Ports.forHttp(settings.port());
+        StartingPage starting = StartingPage.at(settings.listen(), port);
         Databases database =
                 settings.databaseUrl().map(url -> outside(url, settings)).orElseGet(() -> own(settings));
         String address = "http://127.0.0.1:" + port;
@@ -111,6 +112,8 @@ public final class Launch {
         settings.projectStorage().ifPresent(size -> properties.put("tychon.project-storage", size));
         properties.putAll(settings.services());
         application.setDefaultProperties(properties);
+        application.addInitializers(
+                context -> context.getBeanFactory().registerSingleton("startingPage", starting));
         settings.machines().ifPresent(machines -> {
             Crew crew = machines.start();
             application.addInitializers(context -> context.getBeanFactory().registerSingleton("crew", crew));
