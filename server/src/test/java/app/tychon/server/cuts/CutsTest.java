@@ -82,7 +82,7 @@ class CutsTest extends ServerTest {
             }
         }
         assertThat(cuts).isPositive();
-        LOG.info("{}: {} cuts at {} statements", kind, cuts, statements);
+        LOG.warn("{}: {} cuts at {} statements", kind, cuts, statements);
     }
 
     private static List<Integer> every(int statements) {
@@ -90,9 +90,8 @@ class CutsTest extends ServerTest {
     }
 
     private static List<Integer> few(Change kind, int statements) {
-        return kind == Change.BRIEF_ISSUED
-                ? List.of(statements)
-                : List.of(statements / 3, statements * 2 / 3, statements);
+        boolean takesLong = kind == Change.BRIEF_ISSUED || kind == Change.PROGRAMME_FOLLOWING;
+        return takesLong ? List.of(statements) : List.of(statements / 3, statements * 2 / 3, statements);
     }
 
     /** Whether it was cut at all: a change may have taken fewer statements this time. */

@@ -27,7 +27,7 @@ import org.junit.jupiter.api.io.TempDir;
  * all tests cuts at a few statements; {@code -Dtychon.cuts=all} at every one.
  */
 class MigrationCutsTest {
-    private static final int A_FEW = 4;
+    private static final int A_FEW = 2;
     /** What tables are made of; the history of migrations tells when, so it is left out. */
     private static final String TABLES =
             "SELECT CONCAT_WS(' ', table_name, column_name, column_type, is_nullable, column_default, column_comment)"
