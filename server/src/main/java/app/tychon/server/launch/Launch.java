@@ -112,8 +112,7 @@ public final class Launch {
         settings.projectStorage().ifPresent(size -> properties.put("tychon.project-storage", size));
         properties.putAll(settings.services());
         application.setDefaultProperties(properties);
-        application.addInitializers(
-                context -> context.getBeanFactory().registerSingleton("startingPage", starting));
+        application.addInitializers(context -> context.getBeanFactory().registerSingleton("startingPage", starting));
         settings.machines().ifPresent(machines -> {
             Crew crew = machines.start();
             application.addInitializers(context -> context.getBeanFactory().registerSingleton("crew", crew));

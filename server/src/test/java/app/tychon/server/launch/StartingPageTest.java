@@ -25,7 +25,8 @@ class StartingPageTest {
         StartingPage page = StartingPage.at("127.0.0.1", port);
         HttpResponse<String> answer = HttpClient.newHttpClient()
                 .send(
-                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/projects")).build(),
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/projects"))
+                                .build(),
                         HttpResponse.BodyHandlers.ofString());
         assertThat(answer.statusCode()).isEqualTo(503);
         assertThat(answer.body()).contains("Tychon is starting").contains("refresh");
