@@ -14,9 +14,7 @@ describe("the rate of a currency", () => {
     expect(rateSaid(member, "EUR", on("2026-12-01"))).toBe(
       "AL: 1.05 EUR for one of its own money, as of 1 Nov 2026.",
     );
-    expect(rateSaid(member, "EUR", on("2026-12-02"))).toMatch(
-      /1 Nov 2026, 31 days ago: is it still right\?/,
-    );
+    expect(rateSaid(member, "EUR", on("2026-12-02"))).toMatch(/1 Nov 2026, 31 days ago: is it still right\?/);
     expect(rateSaid({ ...member, worth: undefined }, "EUR", on("2026-12-02"))).toBeUndefined();
   });
 });
