@@ -55,13 +55,25 @@ class Following {
     @TransactionalEventListener
     void planChanged(PlanChanged change) {
         if (change.simulated()) {
-            records.programmesOf(change.project()).forEach(this::begin);
+            beginOf(change.project());
+        }
+    }
+
+    /** The edit is kept by now, so what follows from it waits for a database that does not answer. */
+    private void beginOf(UUID project) {
+        try {
+            records.programmesOf(project).forEach(this::begin);
+        } catch (RuntimeException e) {
+            if (!LostConnection.isBehind(e) || following.isShutdown()) {
+                throw e;
+            }
+            following.schedule(() -> beginOf(project), PAUSE_MILLIS, TimeUnit.MILLISECONDS);
         }
     }
 
     @EventListener
     void planLookedUp(PlanLookedUp found) {
-        records.programmesOf(found.project()).forEach(this::begin);
+        beginOf(found.project());
     }
 
     private void begin(UUID programme) {
