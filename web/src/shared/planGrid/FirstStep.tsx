@@ -5,10 +5,18 @@ import type { PlanView } from "../api/client";
 import { refusalOf } from "../api/edits";
 import { useRowEdits } from "../api/rowEdits";
 import { notify } from "../ui/notify";
+import { HEADER_HEIGHT } from "../grid/GridHeader";
+import { ROW_HEIGHT } from "../grid/gridLook";
 import { reveal } from "./reveal";
 
-/** What to do in a plan in which nothing is planned yet: type, take in, paste, or look at an example. */
-export function FirstStep({ plan }: { plan: PlanView }) {
+const GAP = 40;
+
+/**
+ * What to do in a plan in which nothing is planned yet: type, take in, paste, or look at an example.
+ *
+ * @param below how many rows of the grid it stands beneath
+ */
+export function FirstStep({ plan, below }: { plan: PlanView; below: number }) {
   const { id } = plan.project;
   const edits = useRowEdits(id);
   const navigate = useNavigate();
@@ -31,7 +39,7 @@ export function FirstStep({ plan }: { plan: PlanView }) {
       as="section"
       aria-label="First step"
       position="absolute"
-      top="112px"
+      top={`${HEADER_HEIGHT + below * ROW_HEIGHT + GAP}px`}
       left="10"
       maxW="34rem"
       fontSize="15px"

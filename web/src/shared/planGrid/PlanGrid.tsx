@@ -3,6 +3,7 @@ import { type ReactNode, useMemo } from "react";
 import { useNavigate } from "react-router";
 import type { PlanView, RowEdit } from "../api/client";
 import { useUndo } from "../api/edits";
+import { useReads } from "../api/part";
 import { useRowEdits } from "../api/rowEdits";
 import { Grid } from "../grid/Grid";
 import { useGridStore, viewOf } from "../grid/gridStore";
@@ -57,6 +58,7 @@ export function PlanGrid(props: Props) {
   const { undo } = useUndo(project);
   const editing = useGridEditing<Row, RowEdit>(edits.rows);
   const navigate = useNavigate();
+  const reads = useReads((reading) => reading.reads);
   const actionsAt = (at: RowsAt): RowActions => rowActions({ plan, at, editing, edits, undo });
 
   const keys: OwnKeys<Row, BoundColumn> = (event, at) => {
@@ -95,7 +97,9 @@ export function PlanGrid(props: Props) {
           <RowsBar plan={plan} at={at} actions={actionsAt(at)} editing={editing} more={onSelection} />
         )}
       />
-      {plan.activities.length === 0 && !plan.project.programme && <FirstStep plan={plan} />}
+      {plan.activities.length === 0 && !plan.project.programme && !reads && (
+        <FirstStep plan={plan} below={rows.length} />
+      )}
     </Box>
   );
 }

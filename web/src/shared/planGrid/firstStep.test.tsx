@@ -18,7 +18,7 @@ describe("the first step of a plan in which nothing is planned", () => {
     shownStage(
       NOTHING,
       <>
-        <FirstStep plan={NOTHING} />
+        <FirstStep plan={NOTHING} below={1} />
         <NoteBar />
       </>,
     );
@@ -34,7 +34,7 @@ describe("the first step of a plan in which nothing is planned", () => {
     shownStage(
       NOTHING,
       <>
-        <FirstStep plan={NOTHING} />
+        <FirstStep plan={NOTHING} below={1} />
         <NoteBar />
       </>,
     );

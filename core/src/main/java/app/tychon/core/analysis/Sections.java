@@ -59,7 +59,8 @@ public final class Sections {
 
     /** The error is not known, NaN, from fewer than 200 futures. */
     Moved moved(double[] values) {
-        double value = Sample.of(values).percentile(level);
+        Sample sample = Sample.of(values);
+        double value = sample.percentile(level);
         double[] others = percentiles(values);
         double[] changes = new double[others.length];
         for (int s = 0; s < changes.length; s++) {
@@ -69,13 +70,13 @@ public final class Sections {
                 changes.length == 0 ? Double.NaN : QUANTILE * Sample.of(changes).standardDeviation() / Math.sqrt(COUNT);
         if (changes.length > 0
                 && Arrays.stream(changes).filter(change -> change != 0).count() < ENOUGH) {
-            error = Math.max(error, farthest(values));
+            error = Math.max(error, farthest(values, sample));
         }
         return new Moved(value, value - whole, error);
     }
 
     /** How far the percentile can lie from where it was if no more futures pass it than the sample allows. */
-    private double farthest(double[] values) {
+    private double farthest(double[] values, Sample other) {
         int later = 0;
         int earlier = 0;
         for (int i = 0; i < own.length; i++) {
@@ -83,7 +84,6 @@ public final class Sections {
             earlier += own[i] > whole && values[i] <= whole ? 1 : 0;
         }
         double share = BinomialProportion.upper(Math.max(later, earlier), own.length);
-        Sample other = Sample.of(values);
         double there = other.percentile(level);
         double up = other.percentile(Math.min(1, level + share)) - there;
         double down = there - other.percentile(Math.max(0, level - share));

@@ -57,8 +57,7 @@ public final class HolidayFile {
 
     private static List<CalendarException> closures(EventText text, LocalDate from, LocalDate to)
             throws UnreadableCalendarException {
-        String title = text.value("SUMMARY").orElse("");
-        String name = title.length() > LONGEST_NAME ? title.substring(0, LONGEST_NAME) : title;
+        String name = called(text.value("SUMMARY").orElse(""));
         try {
             return closures(parse(text), from, to);
         } catch (IOException | ParserException | RuntimeException e) {
@@ -67,6 +66,10 @@ public final class HolidayFile {
                     + "at line " + text.line()
                     + " cannot be read: look at when it begins, how long it lasts and how it is repeated.");
         }
+    }
+
+    private static String called(String title) {
+        return title.length() > LONGEST_NAME ? title.substring(0, LONGEST_NAME) : title;
     }
 
     private static Optional<VEvent> parse(EventText text) throws IOException, ParserException {
@@ -84,16 +87,16 @@ public final class HolidayFile {
         }
         VEvent event = found.get();
         refuseRepeatsWithinADay(event);
-        String shown =
-                event.getSummary() == null ? "" : event.getSummary().getValue().strip();
-        String called = shown.length() > LONGEST_NAME ? shown.substring(0, LONGEST_NAME) : shown;
+        String name = event.getSummary() == null
+                ? ""
+                : called(event.getSummary().getValue().strip());
         List<CalendarException> closures = new ArrayList<>();
         for (Period<LocalDate> period : event.<LocalDate>calculateRecurrenceSet(new Period<>(from, to.plusDays(1)))) {
             LocalDate first = period.getStart();
             // The end of an all-day event is the morning after it.
             LocalDate last = period.getEnd().isAfter(first) ? period.getEnd().minusDays(1) : first;
             if (!last.isBefore(from) && !first.isAfter(to)) {
-                closures.add(new CalendarException(first, last, called, List.of()));
+                closures.add(new CalendarException(first, last, name, List.of()));
             }
         }
         return closures;

@@ -1,10 +1,10 @@
 package app.tychon.server.database;
 
-import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.List;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.CoreErrorCode;
 import org.flywaydb.core.api.ErrorCode;
+import org.flywaydb.core.api.output.ValidateOutput;
 import org.springframework.boot.autoconfigure.flyway.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -16,24 +16,28 @@ import org.springframework.context.annotation.Configuration;
  */
 @Configuration
 public class Migrating {
-    /** What is behind a migration that was cut off, or was written so that it can be done once more after it was done. */
-    private static final Set<ErrorCode> HARMLESS =
-            Set.of(CoreErrorCode.FAILED_VERSIONED_MIGRATION, CoreErrorCode.CHECKSUM_MISMATCH);
+    /** Up to this version migrations were rewritten, once they were done somewhere, so that they can be done once more. */
+    private static final int REWRITTEN = 18;
 
     @Bean
     FlywayMigrationStrategy strategy() {
         return Migrating::migrate;
     }
 
-    /** @throws org.flywaydb.core.api.FlywayException where the database is of a newer program, or a statement fails */
+    /** @throws org.flywaydb.core.api.FlywayException where a migration was changed since it was done, or a statement fails */
     public static void migrate(Flyway flyway) {
-        Set<ErrorCode> faults = flyway.validateWithResult().invalidMigrations.stream()
-                .map(fault -> fault.errorDetails.errorCode)
-                .filter(code -> code != CoreErrorCode.RESOLVED_VERSIONED_MIGRATION_NOT_APPLIED)
-                .collect(Collectors.toSet());
-        if (!faults.isEmpty() && HARMLESS.containsAll(faults)) {
+        List<ValidateOutput> faults = flyway.validateWithResult().invalidMigrations.stream()
+                .filter(fault -> fault.errorDetails.errorCode != CoreErrorCode.RESOLVED_VERSIONED_MIGRATION_NOT_APPLIED)
+                .toList();
+        if (!faults.isEmpty() && faults.stream().allMatch(Migrating::isHarmless)) {
             flyway.repair();
         }
         flyway.migrate();
+    }
+
+    private static boolean isHarmless(ValidateOutput fault) {
+        ErrorCode code = fault.errorDetails.errorCode;
+        return code == CoreErrorCode.FAILED_VERSIONED_MIGRATION
+                || code == CoreErrorCode.CHECKSUM_MISMATCH && Integer.parseInt(fault.version) <= REWRITTEN;
     }
 }

@@ -4,7 +4,6 @@ import app.tychon.core.model.InvalidPlanException;
 import app.tychon.core.model.Plan;
 import app.tychon.core.model.Project;
 import app.tychon.core.model.Sections;
-import app.tychon.exchange.changes.Change;
 import app.tychon.exchange.changes.ChangeSet;
 import app.tychon.exchange.changes.ChangedMeanwhile;
 import app.tychon.exchange.changes.Clash;
@@ -18,7 +17,6 @@ import app.tychon.server.problems.NotFoundException;
 import app.tychon.server.project.ProjectEntity;
 import app.tychon.server.project.ProjectRepository;
 import app.tychon.server.project.ProjectView;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +26,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
@@ -39,7 +36,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Edits {
     private static final int HISTORY = 200;
-    private static final int PAGE = 200;
     private static final int MOST_UNSEEN = 300;
     private static final int MOST_TOLD = 200;
     private static final int MOST_TOUCHES = 2_000;
@@ -236,35 +232,6 @@ public class Edits {
             }
             return new Edit.Outcome(then, "Back to how it was after edit " + revision);
         });
-    }
-
-    /**
-     * Goes back through what a plan has been, from what it is now to what it was first.
-     *
-     * @param goesOn is told of each; whether to go on
-     */
-    @Transactional(readOnly = true)
-    public void backwards(LoadedPlan now, UUID project, Predicate<PastPlan> goesOn) {
-        Plan plan = now.plan();
-        Set<String> touched = Set.of();
-        long until = now.revision();
-        List<ChangeSetEntity> some = log.until(project, until, PAGE);
-        while (!some.isEmpty()) {
-            for (ChangeSetEntity edit : some) {
-                if (!goesOn.test(new PastPlan(plan, edit.madeAt(), touched))) {
-                    return;
-                }
-                ChangeSet changes = log.changes(edit);
-                plan = changes.turned().applyTo(plan);
-                touched = changes.changes().stream().map(Change::key).collect(Collectors.toSet());
-                until = edit.revision() - 1;
-            }
-            some = log.until(project, until, PAGE);
-        }
-        Instant began = projects.findById(project)
-                .orElseThrow(() -> new NotFoundException("There is no such project."))
-                .createdAt();
-        goesOn.test(new PastPlan(plan, began, touched));
     }
 
     /** What the last edits did to one object of a section, newest first. */

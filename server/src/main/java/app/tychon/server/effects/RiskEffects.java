@@ -70,13 +70,12 @@ class RiskEffects implements ResponseWorths {
         if (view != null && view.revision() == plan.revision()) {
             return view;
         }
-        boolean isEmpty = RiskQuestions.of(plan.plan()).isEmpty();
-        EffectsView none = RiskQuestions.view(plan, isEmpty ? State.DONE : State.WORKING, TOTAL, List.of());
+        Map<Question, Variation> questions = RiskQuestions.of(plan.plan());
+        EffectsView none = RiskQuestions.view(plan, questions.isEmpty() ? State.DONE : State.WORKING, TOTAL, List.of());
         known.put(project, none);
-        if (isEmpty) {
-            return none;
+        if (!questions.isEmpty()) {
+            begin(project, plan, questions);
         }
-        begin(project, plan);
         return none;
     }
 
@@ -110,10 +109,9 @@ class RiskEffects implements ResponseWorths {
                 (project, revision) -> Math.max(revision, plans.find(project).revision()));
     }
 
-    private void begin(UUID project, LoadedPlan plan) {
+    private void begin(UUID project, LoadedPlan plan, Map<Question, Variation> questions) {
         wanted.put(project, plan.revision());
         RunSettings settings = Outlook.settings(TOTAL);
-        Map<Question, Variation> questions = RiskQuestions.of(plan.plan());
         long bytes = 2 * RunNeeds.of(plan.plan(), settings).bytes()
                 + Math.min(Effect.AT_ONCE, questions.size()) * RunNeeds.ofVariation(plan.plan());
         try {

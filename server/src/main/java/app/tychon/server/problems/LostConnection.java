@@ -1,7 +1,6 @@
 package app.tychon.server.problems;
 
 import java.io.IOException;
-import java.net.SocketException;
 import java.sql.SQLException;
 import java.sql.SQLNonTransientConnectionException;
 import java.sql.SQLRecoverableException;
@@ -45,7 +44,6 @@ public final class LostConnection {
                     || sql instanceof SQLTransientConnectionException
                     || sql instanceof SQLRecoverableException
                     || sql.getSQLState() != null && sql.getSQLState().startsWith(CONNECTION)
-                    || sql.getCause() instanceof SocketException
                     || sql.getCause() instanceof IOException;
         }
         return false;

@@ -5,6 +5,7 @@ import app.tychon.server.edits.EditResult;
 import app.tychon.server.edits.Editor;
 import app.tychon.server.edits.Edits;
 import app.tychon.server.edits.InputChange;
+import app.tychon.server.edits.PastPlans;
 import app.tychon.server.edits.Touch;
 import app.tychon.server.plan.LoadedPlan;
 import app.tychon.server.plan.PlanStore;
@@ -33,12 +34,14 @@ class SinceController {
     private final RunArchive archive;
     private final PlanStore plans;
     private final Edits edits;
+    private final PastPlans past;
 
-    SinceController(Drift drift, RunArchive archive, PlanStore plans, Edits edits) {
+    SinceController(Drift drift, RunArchive archive, PlanStore plans, Edits edits, PastPlans past) {
         this.drift = drift;
         this.archive = archive;
         this.plans = plans;
         this.edits = edits;
+        this.past = past;
     }
 
     /** What the last recorded runs said, oldest first. */
@@ -73,7 +76,7 @@ class SinceController {
     private Records records(UUID id) {
         LoadedPlan now = plans.find(id);
         GivenRanges given = new GivenRanges(now.plan());
-        edits.backwards(now, id, given);
+        past.backwards(now, id, given);
         return new Records(now.plan(), given.done()::of);
     }
 
